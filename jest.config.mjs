@@ -1,0 +1,15 @@
+const common = {
+  testEnvironment: 'node',
+  transform: {
+    '^.+\\.tsx?$': ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax: 'typescript', tsx: true } } }],
+  },
+  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+};
+
+/** Unit tests stand beside the file they test; tests/db needs a real PostgreSQL (scripts/test.ts starts one). */
+export default {
+  projects: [
+    { ...common, displayName: 'core', testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/scripts/**/*.test.ts'] },
+    { ...common, displayName: 'db', testMatch: ['<rootDir>/tests/db/**/*.test.ts'] },
+  ],
+};
