@@ -10,10 +10,16 @@ const only = (name, from, allowed, why) => ({
 module.exports = {
   forbidden: [
     { name: 'no-circular', severity: 'error', from: {}, to: { circular: true } },
-    only('core-stands-alone', '^src/core/', '^src/core/', 'The computation knows no interface and no database.'),
+    only(
+      'core-stands-alone',
+      '^src/core/',
+      '^src/core/',
+      'The computation knows no interface and no database.',
+    ),
     {
       name: 'core-is-pure',
-      comment: 'The core runs in the browser, in a worker, on the server and from the command line unchanged.',
+      comment:
+        'The core runs in the browser, in a worker, on the server and from the command line unchanged.',
       severity: 'error',
       from: { path: '^src/core/', pathNot: '\\.test\\.ts$' },
       to: {
@@ -21,15 +27,38 @@ module.exports = {
         pathNot: ['node_modules/(zod|papaparse)/', '^src/core/'],
       },
     },
-    only('db-uses-core', '^src/db/', ['^src/db/', '^src/core/'], 'All SQL is here; it may not reach the interface.'),
-    only('workers-use-core', '^src/workers/', ['^src/workers/', '^src/core/'], 'A worker wraps core functions.'),
-    only('ui-uses-core', '^src/ui/', ['^src/ui/', '^src/core/', '^src/workers/'], 'The interface never sees the database.'),
-    { name: 'only-db-has-pg', severity: 'error', from: { pathNot: '^src/db/' }, to: { path: 'node_modules/pg/' } },
+    only(
+      'db-uses-core',
+      '^src/db/',
+      ['^src/db/', '^src/core/'],
+      'All SQL is here; it may not reach the interface.',
+    ),
+    only(
+      'workers-use-core',
+      '^src/workers/',
+      ['^src/workers/', '^src/core/'],
+      'A worker wraps core functions.',
+    ),
+    only(
+      'ui-uses-core',
+      '^src/ui/',
+      ['^src/ui/', '^src/core/', '^src/workers/'],
+      'The interface never sees the database.',
+    ),
+    {
+      name: 'only-db-has-pg',
+      severity: 'error',
+      from: { pathNot: '^src/db/' },
+      to: { path: 'node_modules/pg/' },
+    },
   ],
   options: {
     doNotFollow: { path: 'node_modules' },
     tsPreCompilationDeps: true,
     tsConfig: { fileName: 'tsconfig.json' },
-    enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'require', 'node', 'default', 'types'] },
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'require', 'node', 'default', 'types'],
+    },
   },
 };

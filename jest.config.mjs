@@ -9,7 +9,11 @@ const common = {
 /** Unit tests stand beside the file they test; tests/db needs a real PostgreSQL (scripts/test.ts starts one). */
 export default {
   projects: [
-    { ...common, displayName: 'core', testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/scripts/**/*.test.ts'] },
+    {
+      ...common,
+      displayName: 'core',
+      testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/scripts/**/*.test.ts'],
+    },
     { ...common, displayName: 'db', testMatch: ['<rootDir>/tests/db/**/*.test.ts'] },
   ],
 };

@@ -1,0 +1,137 @@
+import { z } from 'zod';
+import {
+  idSchema,
+  lengthMm,
+  massG,
+  massSource,
+  nameSchema,
+  volumeMl,
+  volumeSource,
+} from '@/core/plan/fields';
+
+/** What a thing is part of. Kit is laid out, kept together and reported by system. */
+export const SYSTEMS = [
+  'sleep',
+  'shelter',
+  'clothes',
+  'cook',
+  'food',
+  'water',
+  'tools',
+  'first aid',
+  'hygiene',
+  'electronics',
+  'papers',
+  'luxuries',
+] as const;
+export type System = (typeof SYSTEMS)[number];
+
+/** When a thing is wanted. */
+export const CALLS = ['riding', 'urgent', 'stop', 'camp', 'repair'] as const;
+export type Call = (typeof CALLS)[number];
+
+/** How wet it may get. */
+export const DRYNESS = ['must', 'rather', 'does not care'] as const;
+export type Dryness = (typeof DRYNESS)[number];
+
+/** How much the trip needs it: decides what the loader leaves first when not all fits. */
+export const NEEDS = ['must', 'should', 'nice'] as const;
+export type Need = (typeof NEEDS)[number];
+
+/** What the trip cannot do without and the checks look for. Water is known by `waterMl`. */
+export const PROVISIONS = ['warmth', 'light', 'repair'] as const;
+export type Provides = (typeof PROVISIONS)[number];
+
+export const formSchema = z.discriminatedUnion('kind', [
+  z.object({
+    kind: z.literal('soft'),
+    looseMl: volumeMl.describe('Volume in ml when not pressed; volumeMl is the hard-pressed volume'),
+  }),
+  z.object({ kind: z.literal('box'), lengthMm, widthMm: lengthMm, heightMm: lengthMm }),
+  z.object({ kind: z.literal('cylinder'), lengthMm, diameterMm: lengthMm }),
+  z.object({ kind: z.literal('long'), lengthMm, diameterMm: lengthMm }),
+  z.object({ kind: z.literal('flat'), lengthMm, widthMm: lengthMm, heightMm: lengthMm }),
+  z.object({ kind: z.literal('crushable'), lengthMm, widthMm: lengthMm, heightMm: lengthMm }),
+]);
+export type Form = z.infer<typeof formSchema>;
+export const FORM_KINDS = ['soft', 'box', 'cylinder', 'long', 'flat', 'crushable'] as const;
+export type FormKind = Form['kind'];
+
+export const thingSchema = z.object({
+  id: idSchema,
+  name: nameSchema,
+  system: z.enum(SYSTEMS),
+  quantity: z.int('A whole number of pieces.').min(1, 'At least 1.').max(200, 'At most 200.'),
+  massG: massG.describe('Mass of one, in grams, without water'),
+  massSource,
+  volumeMl: volumeMl.describe('Packed volume of one, in ml; for a soft thing, hard-pressed'),
+  volumeSource,
+  form: formSchema,
+  waterMl: volumeMl.describe('Water carried in one at the start, in ml; 1 g each'),
+  call: z.enum(CALLS),
+  dry: z.enum(DRYNESS),
+  inDrySack: z.boolean().describe('Packed in a dry sack or zip bag of its own'),
+  carry: z.enum(['bike', 'worn']).describe('Packed in a bag, or worn by the rider'),
+  need: z.enum(NEEDS),
+  provides: z.array(z.enum(PROVISIONS)).max(PROVISIONS.length),
+});
+export type Thing = z.infer<typeof thingSchema>;
+
+/** Grams of all pieces with the water in them. @example thingMassG({ quantity: 2, massG: 90, waterMl: 750 }) // 1680 */
+export const thingMassG = (thing: Pick<Thing, 'quantity' | 'massG' | 'waterMl'>): number =>
+  thing.quantity * (thing.massG + thing.waterMl);
+
+/** Millilitres of all pieces as packed: soft things hard-pressed. */
+export const thingVolumeMl = (thing: Pick<Thing, 'quantity' | 'volumeMl'>): number =>
+  thing.quantity * thing.volumeMl;
+
+/** Millilitres of all pieces at their loose size; a stiff thing has only one size. */
+export const looseVolumeMl = (thing: Pick<Thing, 'quantity' | 'volumeMl' | 'form'>): number =>
+  thing.quantity *
+  (thing.form.kind === 'soft' ? Math.max(thing.form.looseMl, thing.volumeMl) : thing.volumeMl);
+
+/**
+ * Extents of one piece, greatest first, in millimetres; null for soft things, which take any shape.
+ *
+ * @example extentsMm({ kind: 'cylinder', lengthMm: 110, diameterMm: 120 }) // [120, 120, 110]
+ */
+export function extentsMm(form: Form): [number, number, number] | null {
+  const sides =
+    form.kind === 'soft'
+      ? null
+      : 'diameterMm' in form
+        ? [form.lengthMm, form.diameterMm, form.diameterMm]
+        : [form.lengthMm, form.widthMm, form.heightMm];
+  if (!sides) return null;
+  const [a, b, c] = sides.sort((p, q) => q - p);
+  return [a!, b!, c!];
+}
+
+/** Millilitres by the measures of a stiff form; null for soft things. */
+export function formVolumeMl(form: Form): number | null {
+  if (form.kind === 'soft') return null;
+  if ('diameterMm' in form) return ((Math.PI / 4) * form.diameterMm ** 2 * form.lengthMm) / 1000;
+  return (form.lengthMm * form.widthMm * form.heightMm) / 1000;
+}
+
+/**
+ * A plausible form of a given kind and volume, for things whose measures are not known yet. A soft thing is
+ * taken as 1.6 times its pressed volume when loose; stiff ones in usual proportions.
+ */
+export function guessForm(kind: FormKind, volumeMl: number): Form {
+  const cube = Math.max(1, Math.cbrt(Math.max(volumeMl, 1) * 1000));
+  const round = (value: number) => Math.min(2500, Math.max(1, Math.round(value)));
+  switch (kind) {
+    case 'soft':
+      return { kind, looseMl: Math.round(volumeMl * 1.6) };
+    case 'cylinder':
+      return { kind, lengthMm: round(cube * 1.25), diameterMm: round(cube * 1.01) };
+    case 'long':
+      return { kind, lengthMm: round(cube * 4.3), diameterMm: round(cube * 0.545) };
+    case 'flat':
+      return { kind, lengthMm: round(cube * 1.9), widthMm: round(cube * 1.2), heightMm: round(cube * 0.44) };
+    case 'box':
+    case 'crushable':
+      return { kind, lengthMm: round(cube * 1.3), widthMm: round(cube), heightMm: round(cube * 0.77) };
+  }
+}

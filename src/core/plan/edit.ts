@@ -1,0 +1,119 @@
+import { z } from 'zod';
+import { bagSchema } from '@/core/bag/bag';
+import { bikeSchema } from '@/core/bike/bike';
+import { thingSchema } from '@/core/kit/thing';
+import { idSchema } from './fields';
+import { LIMITS } from './limits';
+import { riderSchema, tripSchema, type Plan } from './plan';
+
+const positions = z
+  .array(z.int().min(0))
+  .optional()
+  .describe('Where each goes in the list; at the end without');
+
+export const moveSchema = z.object({
+  thingId: idSchema,
+  to: z.union([z.object({ compartmentId: idSchema }), z.enum(['home', 'floor'])]),
+  pinned: z.boolean().optional(),
+});
+export type Move = z.infer<typeof moveSchema>;
+
+/** Edits that stand for one act of the rider. */
+const simpleEditSchema = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('set trip'), patch: z.object(tripSchema.shape).partial() }),
+  z.object({ kind: z.literal('set rider'), patch: riderSchema.partial() }),
+  z.object({ kind: z.literal('set bike'), bike: bikeSchema.nullable() }),
+  z.object({ kind: z.literal('put bags'), bags: z.array(bagSchema).max(LIMITS.bags), positions }),
+  z.object({ kind: z.literal('remove bags'), ids: z.array(idSchema).max(LIMITS.bags) }),
+  z.object({ kind: z.literal('put things'), things: z.array(thingSchema).max(LIMITS.things), positions }),
+  z.object({ kind: z.literal('remove things'), ids: z.array(idSchema).max(LIMITS.things) }),
+  z.object({ kind: z.literal('place'), moves: z.array(moveSchema).max(LIMITS.things) }),
+]);
+export type SimpleEdit = z.infer<typeof simpleEditSchema>;
+
+/**
+ * A change to a plan, as a small value: applied at once in the browser, sent to the server, stored for undo.
+ * `several` binds edits into one step of the history; it does not nest.
+ */
+export const editSchema = z.union([
+  simpleEditSchema,
+  z.object({
+    kind: z.literal('several'),
+    label: z.string().max(200),
+    edits: z.array(simpleEditSchema).max(50),
+  }),
+]);
+export type Edit = z.infer<typeof editSchema>;
+
+const count = (n: number, one: string, many = `${one}s`): string => (n === 1 ? `1 ${one}` : `${n} ${many}`);
+
+/**
+ * What an edit does, in a rider's words, for the history and the undo button. Named against the plan it is
+ * about to change.
+ *
+ * @example editLabel(plan, { kind: 'place', moves: [{ thingId: 'quilt', to: 'floor' }] }) // 'Quilt to the floor'
+ */
+export function editLabel(plan: Plan, edit: Edit): string {
+  switch (edit.kind) {
+    case 'set trip':
+      return `Trip: ${Object.keys(edit.patch).map(fieldWords).join(', ')}`;
+    case 'set rider':
+      return 'Rider';
+    case 'set bike':
+      return edit.bike ? `Bike: ${edit.bike.name}` : 'Bike removed';
+    case 'put bags': {
+      const first = edit.bags[0];
+      if (!first || edit.bags.length > 1) return count(edit.bags.length, 'bag');
+      return plan.bags.some((bag) => bag.id === first.id) ? `${first.name} changed` : `${first.name} added`;
+    }
+    case 'remove bags':
+      return `${edit.ids.map((id) => plan.bags.find((bag) => bag.id === id)?.name ?? 'bag').join(', ')} removed`;
+    case 'put things': {
+      const first = edit.things[0];
+      if (!first || edit.things.length > 1) return `${count(edit.things.length, 'thing')} into the kit`;
+      return plan.things.some((thing) => thing.id === first.id)
+        ? `${first.name} changed`
+        : `${first.name} added`;
+    }
+    case 'remove things':
+      return edit.ids.length === 1
+        ? `${thingName(plan, edit.ids[0]!)} removed from the kit`
+        : `${count(edit.ids.length, 'thing')} removed from the kit`;
+    case 'place': {
+      const move = edit.moves[0];
+      if (!move || edit.moves.length > 1) return `${count(edit.moves.length, 'thing')} moved`;
+      return `${thingName(plan, move.thingId)} ${destinationWords(plan, move)}`;
+    }
+    case 'several':
+      return edit.label;
+  }
+}
+
+const thingName = (plan: Plan, id: string): string =>
+  plan.things.find((thing) => thing.id === id)?.name ?? 'A thing';
+
+function destinationWords(plan: Plan, move: Move): string {
+  if (move.to === 'home') return 'left at home';
+  if (move.to === 'floor') return 'to the floor';
+  const { compartmentId } = move.to;
+  const entry = plan.load.find((candidate) => candidate.thingId === move.thingId);
+  if (entry && entry.to !== 'home' && entry.to.compartmentId === compartmentId) {
+    return move.pinned ? 'pinned where it is' : 'no longer pinned';
+  }
+  return `to ${compartmentName(plan, compartmentId)}`;
+}
+
+/** "Seat pack", or "Frame bag, left pocket" where the bag has more than one compartment. */
+export function compartmentName(plan: Plan, compartmentId: string): string {
+  for (const bag of plan.bags) {
+    const compartment = bag.compartments.find((candidate) => candidate.id === compartmentId);
+    if (compartment) return bag.compartments.length > 1 ? `${bag.name}, ${compartment.name}` : bag.name;
+  }
+  return 'a bag';
+}
+
+const fieldWords = (field: string): string =>
+  field
+    .replace(/(C|G|Mm|Ml)$/, '')
+    .replace(/([A-Z])/g, ' $1')
+    .toLowerCase();

@@ -1,0 +1,151 @@
+import { z } from 'zod';
+import { bagSchema } from '@/core/bag/bag';
+import { bikeSchema } from '@/core/bike/bike';
+import { thingSchema } from '@/core/kit/thing';
+import { idSchema, measure, nameSchema, temperatureC } from './fields';
+import { LIMITS } from './limits';
+
+export const SLEEPING = ['tent', 'bivvy', 'tarp', 'hammock', 'hut', 'hotel'] as const;
+export const RAIN = ['unlikely', 'likely'] as const;
+/** Schools of filling bags; each sets the loader's weights. */
+export const FILLINGS = ['by when it is wanted', 'by system', 'by weight alone'] as const;
+export type Filling = (typeof FILLINGS)[number];
+
+export const tripSchema = z
+  .object({
+    name: nameSchema,
+    startDate: z.union([z.iso.date('Write the date as year-month-day, like 2027-04-16.'), z.null()]),
+    nights: z.int('A whole number of nights.').min(0, 'At least 0 nights.').max(30, 'At most 30 nights.'),
+    sleeping: z.enum(SLEEPING),
+    nightMinimumC: temperatureC.describe('Expected coldest night'),
+    dayMaximumC: temperatureC.describe('Expected warmest day'),
+    rain: z.enum(RAIN),
+    filling: z.enum(FILLINGS),
+  })
+  .refine((trip) => trip.nightMinimumC <= trip.dayMaximumC, {
+    message: 'The coldest night is warmer than the warmest day. Check the two temperatures.',
+    path: ['nightMinimumC'],
+  });
+export type Trip = z.infer<typeof tripSchema>;
+
+export const riderSchema = z.object({
+  massG: measure('g', 25_000, 200_000).describe(
+    'Rider in everyday clothes, without what is worn from the kit',
+  ),
+});
+
+/** Where one thing is: in a compartment (perhaps pinned there), or left at home. Without an entry: on the floor. */
+export const loadEntrySchema = z.object({
+  thingId: idSchema,
+  to: z.union([z.object({ compartmentId: idSchema }), z.literal('home')]),
+  pinned: z.boolean(),
+});
+export type LoadEntry = z.infer<typeof loadEntrySchema>;
+
+/** The version this build writes. Files of a later version are refused. */
+export const PLAN_VERSION = 1;
+
+export const planSchema = z.object({
+  format: z.literal('gorvin-plan'),
+  version: z.literal(PLAN_VERSION),
+  trip: tripSchema,
+  rider: riderSchema,
+  bike: z.union([bikeSchema, z.null()]),
+  bags: z.array(bagSchema).max(LIMITS.bags, `At most ${LIMITS.bags} bags.`),
+  things: z.array(thingSchema).max(LIMITS.things, `At most ${LIMITS.things} things.`),
+  load: z.array(loadEntrySchema).max(LIMITS.things),
+});
+
+/** One trip as a value. */
+export type Plan = z.infer<typeof planSchema>;
+
+/** What the fields cannot say alone: ids are unique, and the load names only what exists. */
+export function brokenReferences(plan: Plan): string[] {
+  const problems: string[] = [];
+  const unique = (what: string, ids: readonly string[]): Set<string> => {
+    const seen = new Set<string>();
+    for (const id of ids) {
+      if (seen.has(id)) problems.push(`Two ${what} have the id "${id}".`);
+      seen.add(id);
+    }
+    return seen;
+  };
+  unique(
+    'bags',
+    plan.bags.map((bag) => bag.id),
+  );
+  const compartments = unique(
+    'compartments',
+    plan.bags.flatMap((bag) => bag.compartments.map((compartment) => compartment.id)),
+  );
+  const things = unique(
+    'things',
+    plan.things.map((thing) => thing.id),
+  );
+  unique(
+    'load entries',
+    plan.load.map((entry) => entry.thingId),
+  );
+  for (const entry of plan.load) {
+    if (!things.has(entry.thingId))
+      problems.push(`The load names a thing "${entry.thingId}" that is not in the kit.`);
+    if (entry.to !== 'home' && !compartments.has(entry.to.compartmentId)) {
+      problems.push(`The load names a compartment "${entry.to.compartmentId}" that no bag has.`);
+    }
+  }
+  return problems;
+}
+
+/** A trip with nothing in it yet. */
+export const emptyPlan = (name: string): Plan => ({
+  format: 'gorvin-plan',
+  version: PLAN_VERSION,
+  trip: {
+    name,
+    startDate: null,
+    nights: 1,
+    sleeping: 'tent',
+    nightMinimumC: 8,
+    dayMaximumC: 20,
+    rain: 'unlikely',
+    filling: 'by when it is wanted',
+  },
+  rider: { massG: 75_000 },
+  bike: null,
+  bags: [],
+  things: [],
+  load: [],
+});
+
+/**
+ * The same plan with every id replaced, so that a file read twice never takes over what is already owned.
+ *
+ * @param makeId hands out fresh ids; the core has no random source of its own
+ */
+export function withFreshIds(plan: Plan, makeId: () => string): Plan {
+  const fresh = new Map<string, string>();
+  const id = (kind: string, old: string): string => {
+    const key = `${kind}:${old}`;
+    let value = fresh.get(key);
+    if (!value) fresh.set(key, (value = makeId()));
+    return value;
+  };
+  return {
+    ...plan,
+    bike: plan.bike && { ...plan.bike, id: id('bike', plan.bike.id) },
+    bags: plan.bags.map((bag) => ({
+      ...bag,
+      id: id('bag', bag.id),
+      compartments: bag.compartments.map((compartment) => ({
+        ...compartment,
+        id: id('compartment', compartment.id),
+      })),
+    })),
+    things: plan.things.map((thing) => ({ ...thing, id: id('thing', thing.id) })),
+    load: plan.load.map((entry) => ({
+      ...entry,
+      thingId: id('thing', entry.thingId),
+      to: entry.to === 'home' ? 'home' : { compartmentId: id('compartment', entry.to.compartmentId) },
+    })),
+  };
+}
