@@ -16,7 +16,7 @@ export interface SideView {
   headTop: Point;
   headBottom: Point;
   seatTubeTop: Point;
-  /** Where the seatpost is clamped: the seat tube's top. */
+  /** Where the seatpost clamps the saddle's rails: a seat pack hangs from here, and tail overhang counts from here. */
   seatpostClamp: Point;
   saddleTop: Point;
   topTubeFront: Point;
@@ -75,7 +75,7 @@ export function sideView(g: BikeGeometry): SideView {
     headTop,
     headBottom,
     seatTubeTop,
-    seatpostClamp: seatTubeTop,
+    seatpostClamp: along({ x: 0, z: 0 }, seatTubeUp, g.saddleHeightMm - 50),
     saddleTop: along({ x: 0, z: 0 }, seatTubeUp, g.saddleHeightMm),
     // The tubes' centre lines meet the head tube a tube's radius inside its ends.
     topTubeFront: along(headTop, steeringDown, 28),

@@ -14,7 +14,6 @@ export const nameSchema = z
   .trim()
   .min(1, 'Give it a name.')
   .max(120, 'A name is at most 120 characters.')
-  // eslint-disable-next-line no-control-regex -- control characters are exactly what is refused
   .regex(/^[^\u0000-\u001f\u007f]*$/, 'A name is one line of plain text.');
 
 const measure = (unit: string, min: number, max: number) =>

@@ -1,0 +1,263 @@
+import { demoPlan } from '@/core/demo/plan';
+import { applyEdit } from '@/core/plan/apply';
+import { evaluate } from '@/core/plan/evaluate';
+import type { Plan } from '@/core/plan/plan';
+import { loaded, sampleBag, samplePlan, sampleThing } from '@/core/plan/samples';
+import { formatterFor } from '@/core/units/format';
+import type { Finding } from './finding';
+import { listed } from './finding';
+
+const find = (plan: Plan, check: string): Finding[] =>
+  evaluate(plan).findings.filter((finding) => finding.check === check);
+
+/** Applies the first fix that is an edit. */
+function mend(plan: Plan, finding: Finding): Plan {
+  const fix = finding.fixes.find((candidate) => 'edit' in candidate)!;
+  const applied = applyEdit(plan, (fix as Extract<typeof fix, { edit: unknown }>).edit);
+  if (!applied.ok) throw new Error(applied.error);
+  return applied.value.plan;
+}
+
+/** Each check with a plan that has the trouble, and what its finding must say; then its first fix must mend it. */
+const troubles: { check: string; plan: Plan; severity: Finding['severity']; says: RegExp; mends: boolean }[] =
+  [
+    {
+      check: 'over volume',
+      // 3 × 950/0.95 = 3000 ml in 2.5 l.
+      plan: loaded(
+        samplePlan({
+          bags: [sampleBag('roll', 'bar roll', { statedMl: 2500 }), sampleBag('seat', 'seat pack')],
+          things: [sampleThing('quilt'), sampleThing('shirt'), sampleThing('jacket')],
+        }),
+        { quilt: 'roll-main', shirt: 'roll-main', jacket: 'roll-main' },
+      ),
+      severity: 'stop',
+      says: /roll is 500 ml|roll is 0\.50 l over/,
+      mends: true,
+    },
+    {
+      check: 'over mass',
+      plan: loaded(
+        samplePlan({
+          bags: [sampleBag('stem', 'stem bag', {}, { limitG: 500 }), sampleBag('frame', 'frame bag')],
+          things: [sampleThing('lock', { massG: 800 })],
+        }),
+        { lock: 'stem-main' },
+      ),
+      severity: 'stop',
+      says: /stem is 300 g over the limit of 500 g/,
+      mends: true,
+    },
+    {
+      check: 'too long',
+      plan: loaded(
+        samplePlan({
+          bags: [
+            sampleBag('stem', 'stem bag'),
+            sampleBag('roll', 'bar roll', { solid: { kind: 'cylinder', lengthMm: 500, diameterMm: 150 } }),
+          ],
+          things: [
+            sampleThing('poles', { form: { kind: 'long', lengthMm: 400, diameterMm: 40 }, volumeMl: 500 }),
+          ],
+        }),
+        { poles: 'stem-main' },
+      ),
+      severity: 'stop',
+      says: /poles is 100 mm too long for stem/,
+      mends: true,
+    },
+    {
+      check: 'must stay dry',
+      plan: loaded(
+        samplePlan({
+          bags: [sampleBag('cord', 'strap outside'), sampleBag('roll', 'bar roll')],
+          things: [sampleThing('jacket', { dry: 'must' })],
+        }),
+        { jacket: 'cord-main' },
+      ),
+      severity: 'stop',
+      says: /jacket must stay dry, and cord is open to rain/,
+      mends: true,
+    },
+    {
+      check: 'out of reach',
+      plan: loaded(
+        samplePlan({
+          bags: [sampleBag('seat', 'seat pack'), sampleBag('top', 'top tube bag')],
+          things: [
+            sampleThing('phone', {
+              call: 'riding',
+              form: { kind: 'flat', lengthMm: 150, widthMm: 74, heightMm: 10 },
+              volumeMl: 111,
+            }),
+          ],
+        }),
+        { phone: 'seat-main' },
+      ),
+      severity: 'look',
+      says: /phone is wanted while riding, and seat is reached at camp/,
+      mends: true,
+    },
+    {
+      check: 'side imbalance',
+      plan: loaded(
+        samplePlan({
+          bags: [
+            sampleBag('left', 'fork bag', {}, { side: 'left' }),
+            sampleBag('right', 'fork bag', {}, { side: 'right' }),
+          ],
+          things: [sampleThing('pot', { massG: 260 }), sampleThing('gas', { massG: 240 })],
+        }),
+        { pot: 'left-main', gas: 'left-main' },
+      ),
+      severity: 'look',
+      says: /The left is 500 g heavier than the right/,
+      mends: true,
+    },
+    {
+      check: 'tail-heavy',
+      plan: loaded(
+        samplePlan({
+          bags: [sampleBag('seat', 'seat pack'), sampleBag('frame', 'frame bag')],
+          things: [sampleThing('tools', { massG: 2600 })],
+        }),
+        { tools: 'seat-main' },
+      ),
+      severity: 'look',
+      says: /The tail pulls with 0\.\d\d kg·m/,
+      mends: true,
+    },
+    {
+      check: 'on the floor',
+      plan: samplePlan({
+        bags: [sampleBag('roll', 'bar roll')],
+        things: [sampleThing('quilt', { need: 'must' })],
+      }),
+      severity: 'stop',
+      says: /quilt is still on the floor/,
+      mends: true,
+    },
+    {
+      check: 'left at home',
+      plan: {
+        ...samplePlan({
+          bags: [sampleBag('roll', 'bar roll')],
+          things: [sampleThing('quilt', { need: 'must' })],
+        }),
+        load: [{ thingId: 'quilt', to: 'home', pinned: false }],
+      },
+      severity: 'look',
+      says: /quilt stays at home/,
+      mends: true,
+    },
+    {
+      check: 'limit not known',
+      plan: loaded(
+        samplePlan({
+          bags: [sampleBag('fork', 'fork bag', { statedMl: 3000 }, { limitG: null })],
+          things: [sampleThing('pot')],
+        }),
+        { pot: 'fork-main' },
+      ),
+      severity: 'note',
+      says: /No limit is known for fork; 1\.20 kg assumed/,
+      mends: false,
+    },
+    ...(['warmth', 'light', 'repair'] as const).map((provides) => ({
+      check: { warmth: 'nothing keeps you warm', light: 'no light', repair: 'no repair kit' }[provides],
+      plan: samplePlan({ bags: [sampleBag('roll', 'bar roll')], things: [sampleThing('mug')] }),
+      severity: provides === 'repair' ? ('look' as const) : ('stop' as const),
+      says: /keeps you warm|no light|nothing to mend/,
+      mends: false,
+    })),
+    {
+      check: 'no water',
+      plan: samplePlan({ bags: [sampleBag('roll', 'bar roll')], things: [sampleThing('mug')] }),
+      severity: 'stop',
+      says: /carries water/,
+      mends: false,
+    },
+    {
+      check: 'geometry',
+      plan: (() => {
+        const plan = samplePlan();
+        return { ...plan, bike: { ...plan.bike!, geometry: { ...plan.bike!.geometry, axleToCrownMm: 400 } } };
+      })(),
+      severity: 'look',
+      says: /front axle/,
+      mends: false,
+    },
+    {
+      check: 'nothing there yet',
+      plan: samplePlan({ bike: null }),
+      severity: 'look',
+      says: /no bike yet/,
+      mends: false,
+    },
+  ];
+
+test.each(troubles)(
+  '$check: found, with its figures, and mended by its first fix',
+  ({ check, plan, severity, says, mends }) => {
+    const [finding] = find(plan, check);
+    expect(finding).toMatchObject({ check, severity, message: expect.stringMatching(says) });
+    expect(finding!.reason.length).toBeGreaterThan(20);
+    if (mends) expect(find(mend(plan, finding!), check)).toEqual([]);
+  },
+);
+
+test('a sound little load has nothing to stop for', () => {
+  const plan = loaded(
+    samplePlan({
+      bags: [sampleBag('frame', 'frame bag'), sampleBag('cage', 'bottle cage')],
+      things: [
+        sampleThing('quilt', { provides: ['warmth', 'repair'], dry: 'must' }),
+        sampleThing('torch', { provides: ['light'], volumeMl: 100 }),
+        sampleThing('bottle', { waterMl: 500, volumeMl: 600 }),
+      ],
+    }),
+    { quilt: 'frame-main', torch: 'frame-main', bottle: 'cage-main' },
+  );
+  expect(evaluate(plan).findings).toEqual([]);
+  expect(evaluate(plan).stages.map((stage) => stage.verdict)).toEqual(['ready', 'ready', 'ready', 'ready']);
+});
+
+test('things worn count; things on the floor or at home do not; a hotel needs no quilt', () => {
+  const light = sampleThing('torch', { provides: ['light'] });
+  const plan = (change: Partial<typeof light>) =>
+    samplePlan({ bags: [sampleBag('roll', 'bar roll')], things: [{ ...light, ...change }] });
+  expect(find(plan({ carry: 'worn' }), 'no light')).toEqual([]);
+  expect(find(plan({}), 'no light')[0]!.message).toMatch(/not on the bike|No light is on the bike/);
+  const hotel = plan({});
+  expect(find({ ...hotel, trip: { ...hotel.trip, sleeping: 'hotel' } }, 'nothing keeps you warm')).toEqual(
+    [],
+  );
+});
+
+test('findings come worst first, and each stage shows its worst', () => {
+  const { findings, stages } = evaluate(demoPlan());
+  const order = { stop: 0, look: 1, note: 2 };
+  const ranks = findings.map((finding) => order[finding.severity]);
+  expect(ranks).toEqual([...ranks].sort());
+  expect(new Set(findings.map((finding) => finding.id)).size).toBe(findings.length);
+  expect(stages.find((stage) => stage.stage === 'load')).toMatchObject({
+    verdict: 'stop',
+    fact: '69 on the floor',
+  });
+});
+
+test('sentences follow the unit the rider reads, figures do not', () => {
+  const [metric] = find(troubles[1]!.plan, 'over mass');
+  const [imperial] = evaluate(troubles[1]!.plan, formatterFor('imperial')).findings;
+  expect(imperial!.message).toMatch(/10\.6 oz over the limit of 1 lb 1\.6 oz/);
+  expect(imperial!.figures).toEqual(metric!.figures);
+});
+
+test('lists', () => {
+  expect([listed([]), listed(['a']), listed(['a', 'b']), listed(['a', 'b', 'c', 'd', 'e'])]).toEqual([
+    '',
+    'a',
+    'a and b',
+    'a, b and 3 more',
+  ]);
+});

@@ -1,0 +1,87 @@
+import type { Thing } from '@/core/kit/thing';
+import type { Facts } from '@/core/plan/facts';
+import type { Check, Finding, Fix, Severity } from './finding';
+
+/** Things that come along: worn, or packed in a compartment. The floor does not count. */
+const taken = (facts: Facts): Thing[] => [
+  ...facts.worn,
+  ...facts.compartments.flatMap(({ things }) => things),
+];
+
+/**
+ * A check that something of a kind comes along. Distinguishes a kit that lacks it from a kit that has it lying
+ * on the floor or left at home, since the remedy differs.
+ */
+function missing(
+  id: string,
+  has: (thing: Thing) => boolean,
+  say: { none: string; notTaken: string; reason: string; severity: (facts: Facts) => Severity | null },
+): Check {
+  return {
+    id,
+    run(facts): Finding[] {
+      const severity = say.severity(facts);
+      if (!severity || facts.plan.things.length === 0 || taken(facts).some(has)) return [];
+      const owned = facts.plan.things.filter(has);
+      const left = owned.filter((thing) => facts.home.includes(thing));
+      const back: Fix[] = left.slice(0, 1).map((thing) => ({
+        label: `Bring ${thing.name} after all`,
+        edit: { kind: 'place', moves: [{ thingId: thing.id, to: 'floor' }] },
+      }));
+      return [
+        {
+          id,
+          check: id,
+          severity,
+          stage: owned.length ? 'load' : 'kit',
+          subject: null,
+          message: owned.length ? say.notTaken : say.none,
+          reason: say.reason,
+          figures: [],
+          fixes:
+            owned.length > left.length ? [...back, { label: 'Load for me', action: 'load for me' }] : back,
+        },
+      ];
+    },
+  };
+}
+
+const outdoors = (facts: Facts): boolean =>
+  ['tent', 'bivvy', 'tarp', 'hammock'].includes(facts.plan.trip.sleeping);
+
+/** Nothing to sleep warm in. */
+export const nothingWarm = missing('nothing keeps you warm', (thing) => thing.provides.includes('warmth'), {
+  none: 'Nothing in the kit keeps you warm at night.',
+  notTaken: 'What keeps you warm at night is not on the bike.',
+  reason: 'A sleeping bag or quilt that suits the coldest night. Being wet or tired makes any night colder.',
+  severity: (facts) => {
+    if (facts.plan.trip.nights === 0 || facts.plan.trip.sleeping === 'hotel') return null;
+    return outdoors(facts) ? 'stop' : 'look';
+  },
+});
+
+/** No light. */
+export const noLight = missing('no light', (thing) => thing.provides.includes('light'), {
+  none: 'There is no light in the kit.',
+  notTaken: 'No light is on the bike.',
+  reason:
+    'A puncture or a wrong turn can end a day ride in the dark, and tunnels are dark by day. Local law says which lights.',
+  severity: (facts) => (facts.plan.trip.nights > 0 ? 'stop' : 'look'),
+});
+
+/** No water at the start. */
+export const noWater = missing('no water', (thing) => thing.waterMl > 0, {
+  none: 'Nothing in the kit carries water.',
+  notTaken: 'No water is on the bike.',
+  reason:
+    'Set the water in a bottle or bladder. How much each leg needs is not reckoned yet; this only sees none at all.',
+  severity: () => 'stop',
+});
+
+/** Nothing to mend the bike with. */
+export const noRepair = missing('no repair kit', (thing) => thing.provides.includes('repair'), {
+  none: 'There is nothing to mend the bike with.',
+  notTaken: 'The repair kit is not on the bike.',
+  reason: 'At least a tube, plugs or patches, a pump and a multitool that fits this bike.',
+  severity: () => 'look',
+});

@@ -1,0 +1,31 @@
+import { relieve } from '@/core/load/fixes';
+import { neededMl } from '@/core/load/volume';
+import type { Check } from './finding';
+
+/** A compartment does not close: what is in it needs more room than it has, with the soft pressed hard. */
+export const overVolume: Check = {
+  id: 'over volume',
+  run: (facts, format) =>
+    facts.compartments
+      .filter((compartment) => !compartment.closes)
+      .map(({ spot, things, neededMl: needed, neededErrorMl }) => {
+        const over = needed - spot.capacityMl;
+        return {
+          id: `over-volume:${spot.id}`,
+          check: 'over volume',
+          severity: 'stop',
+          stage: 'load',
+          subject: { kind: 'compartment', id: spot.id },
+          message: `${spot.name} is ${format.volume(over)} over.`,
+          reason:
+            `What is in it needs ${format.volume(needed)} with everything soft pressed hard, and it holds ` +
+            `${format.volume(spot.capacityMl)}. The volumes are known to ±${format.volume(neededErrorMl)}.`,
+          figures: [
+            { label: 'needed', value: needed, unit: 'ml' },
+            { label: 'holds', value: spot.capacityMl, unit: 'ml' },
+            { label: 'over', value: over, unit: 'ml' },
+          ],
+          fixes: [...relieve(facts, things, over, neededMl), { label: 'Load for me', action: 'load for me' }],
+        };
+      }),
+};

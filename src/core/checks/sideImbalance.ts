@@ -1,0 +1,44 @@
+import { thingMassG } from '@/core/kit/thing';
+import { moveFix, roomFor } from '@/core/load/fixes';
+import { SIDE_FREE_G } from '@/core/load/costs';
+import type { Check, Fix } from './finding';
+
+/** One side heavier than the other by more than the 200 g riders agree on. */
+export const sideImbalance: Check = {
+  id: 'side imbalance',
+  run(facts, format) {
+    const difference = facts.handling.leftLessRightG;
+    if (Math.abs(difference) <= SIDE_FREE_G) return [];
+    const heavy = Math.sign(difference);
+    const heavyWord = heavy > 0 ? 'left' : 'right';
+    const sideOf = (y: number) => Math.sign(y);
+    const candidates = facts.compartments
+      .filter(({ spot }) => !spot.onBody && sideOf(spot.place.centre.y) === heavy)
+      .flatMap(({ things }) => things)
+      // Moving m across changes the difference by 2 m; the best comes nearest to level.
+      .sort(
+        (a, b) =>
+          Math.abs(Math.abs(difference) - 2 * thingMassG(a)) -
+          Math.abs(Math.abs(difference) - 2 * thingMassG(b)),
+      );
+    const fixes: Fix[] = [];
+    for (const thing of candidates) {
+      if (fixes.length === 2 || 2 * thingMassG(thing) > 2 * Math.abs(difference)) break;
+      const across = roomFor(facts, thing, (spot) => sideOf(spot.place.centre.y) === -heavy)[0];
+      if (across) fixes.push(moveFix(thing, across));
+    }
+    return [
+      {
+        id: 'side-imbalance',
+        check: 'side imbalance',
+        severity: Math.abs(difference) > 3 * SIDE_FREE_G ? 'stop' : 'look',
+        stage: 'load',
+        subject: null,
+        message: `The ${heavyWord} is ${format.mass(Math.abs(difference))} heavier than the ${heavy > 0 ? 'right' : 'left'}.`,
+        reason: `Beyond about ${format.mass(SIDE_FREE_G)} the bike pulls to one side, most at the fork. Try it slowly first.`,
+        figures: [{ label: 'left less right', value: difference, unit: 'g' }],
+        fixes,
+      },
+    ];
+  },
+};

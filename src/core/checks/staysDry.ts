@@ -1,0 +1,39 @@
+import { moveFix, roomFor } from '@/core/load/fixes';
+import { staysDry } from '@/core/load/rules';
+import type { Check, Fix } from './finding';
+
+/** Something that must stay dry lies in an open place, or in a shower-proof one with rain likely. */
+export const mustStayDry: Check = {
+  id: 'must stay dry',
+  run: (facts) =>
+    facts.compartments.flatMap(({ spot, things }) =>
+      things.flatMap((thing) => {
+        const open = !staysDry(thing, spot);
+        const { weather } = spot.compartment;
+        const doubtful =
+          weather === 'shower-proof' &&
+          thing.dry === 'must' &&
+          !thing.inDrySack &&
+          facts.plan.trip.rain === 'likely';
+        if (!open && !doubtful) return [];
+        const sack: Fix = {
+          label: `Put ${thing.name} in a dry sack`,
+          edit: { kind: 'put things', things: [{ ...thing, inDrySack: true }] },
+        };
+        const drier = roomFor(facts, thing, (candidate) => candidate.compartment.weather === 'sealed');
+        return {
+          id: `stays-dry:${thing.id}`,
+          check: 'must stay dry',
+          severity: open ? ('stop' as const) : ('look' as const),
+          stage: 'load' as const,
+          subject: { kind: 'thing' as const, id: thing.id },
+          message: `${thing.name} must stay dry, and ${spot.name} is ${open ? 'open to rain' : 'only shower-proof'}.`,
+          reason: open
+            ? 'An open place wets what is in it in the first shower or ford.'
+            : 'Rain is likely on this trip, and a shower-proof bag lets water in through zips and seams in hours of it.',
+          figures: [],
+          fixes: [...drier.slice(0, 1).map((place) => moveFix(thing, place)), sack],
+        };
+      }),
+    ),
+};

@@ -1,0 +1,32 @@
+import { moveFix, roomFor } from '@/core/load/fixes';
+import { sizeObstacle } from '@/core/load/rules';
+import type { Check } from './finding';
+
+/** A stiff thing longer or thicker than the inside of its compartment. */
+export const tooLong: Check = {
+  id: 'too long',
+  run: (facts, format) =>
+    facts.compartments.flatMap(({ spot, things }) =>
+      things.flatMap((thing) => {
+        const obstacle = sizeObstacle(thing, spot);
+        if (!obstacle || obstacle.kind === 'open to rain') return [];
+        const word = obstacle.kind === 'too long' ? 'long' : 'thick';
+        return {
+          id: `too-long:${thing.id}`,
+          check: 'too long',
+          severity: 'stop' as const,
+          stage: 'load' as const,
+          subject: { kind: 'thing' as const, id: thing.id },
+          message: `${thing.name} is ${format.length(obstacle.byMm)} too ${word} for ${spot.name}.`,
+          reason: `It measures ${format.length(obstacle.thingMm)} where the inside gives ${format.length(obstacle.insideMm)}.`,
+          figures: [
+            { label: 'thing', value: obstacle.thingMm, unit: 'mm' as const },
+            { label: 'inside', value: obstacle.insideMm, unit: 'mm' as const },
+          ],
+          fixes: roomFor(facts, thing)
+            .slice(0, 2)
+            .map((place) => moveFix(thing, place)),
+        };
+      }),
+    ),
+};

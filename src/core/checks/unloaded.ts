@@ -1,0 +1,46 @@
+import { thingMassG, type Thing } from '@/core/kit/thing';
+import { leaveFix, moveFix, roomFor } from '@/core/load/fixes';
+import { neededMl } from '@/core/load/volume';
+import { listed, type Check, type Fix } from './finding';
+
+/** Things still on the floor: not packed, and not left at home on purpose. */
+export const unloaded: Check = {
+  id: 'on the floor',
+  run(facts, format) {
+    const { floor } = facts;
+    if (floor.length === 0 || facts.spots.length === 0) return [];
+    const massG = floor.reduce((sum, thing) => sum + thingMassG(thing), 0);
+    const volumeMl = floor.reduce((sum, thing) => sum + neededMl(thing), 0);
+    const needed = floor.filter((thing) => thing.need === 'must');
+    const fixes: Fix[] = [];
+    if (floor.length <= 3) {
+      for (const thing of floor) fixes.push(...fixesFor(thing));
+    } else {
+      fixes.push({ label: 'Load for me', action: 'load for me' });
+    }
+    function fixesFor(thing: Thing): Fix[] {
+      const spot = roomFor(facts, thing)[0];
+      return spot ? [moveFix(thing, spot), leaveFix(thing)] : [leaveFix(thing)];
+    }
+    return [
+      {
+        id: 'unloaded',
+        check: 'on the floor',
+        severity: needed.length > 0 ? 'stop' : 'look',
+        stage: 'load',
+        subject: floor.length === 1 ? { kind: 'thing', id: floor[0]!.id } : null,
+        message:
+          floor.length === 1
+            ? `${floor[0]!.name} is still on the floor.`
+            : `${floor.length} things are still on the floor: ${listed((needed.length ? needed : floor).map((t) => t.name))}.`,
+        reason: `Together ${format.mass(massG)} and ${format.volume(volumeMl)}. Pack them, or leave them at home on purpose.`,
+        figures: [
+          { label: 'things', value: floor.length, unit: 'pieces' },
+          { label: 'mass', value: massG, unit: 'g' },
+          { label: 'volume', value: volumeMl, unit: 'ml' },
+        ],
+        fixes,
+      },
+    ];
+  },
+};

@@ -1,0 +1,131 @@
+import { thingMassG, thingVolumeMl, type Thing } from '@/core/kit/thing';
+import type { SideView } from '@/core/bike/sideView';
+import type { Filling, Plan } from '@/core/plan/plan';
+import type { Spot } from './spots';
+
+/** The terms of the objective, in the order they are reported (methods, section 4). Lower is better. */
+export const TERMS = [
+  'handling',
+  'reach',
+  'dry',
+  'together',
+  'apart',
+  'tight',
+  'balance',
+  'left behind',
+] as const;
+export type Term = (typeof TERMS)[number];
+
+/** What each school of filling makes of the terms; a term not named weighs 1. */
+export const FILLING_WEIGHTS: Record<Filling, Partial<Record<Term, number>>> = {
+  'by when it is wanted': { together: 0.7 },
+  'by system': { together: 2.5, reach: 0.5 },
+  'by weight alone': { handling: 2.5, balance: 2, reach: 0.3, together: 0.2 },
+};
+
+export const weightOf = (plan: Plan, term: Term): number => FILLING_WEIGHTS[plan.trip.filling][term] ?? 1;
+
+/** Points for a kilogram at a place: a metre of height, of overhang behind the clamp, ahead of the steering axis. */
+const HEIGHT_POINTS = 3;
+const TAIL_POINTS = 8;
+const AHEAD_POINTS = 8;
+const STEERING_POINTS = 4;
+const BODY_POINTS = 6;
+
+/**
+ * Handling cost of a mass in a compartment, in points before weighting: kilograms times metres from where they
+ * ride best. On the body a flat price a kilogram.
+ */
+export function handlingPoints(massG: number, spot: Spot, view: SideView): number {
+  const kg = massG / 1000;
+  if (spot.onBody) return BODY_POINTS * kg;
+  const { x, y, z } = spot.place.centre;
+  const tail = Math.max(0, view.seatpostClamp.x - x);
+  const across = (x - view.headTop.x) * -view.steeringDown.z + (z - view.headTop.z) * view.steeringDown.x;
+  const ahead = Math.max(0, across);
+  const turning = spot.place.steers ? Math.hypot(across, y) : 0;
+  const height = Math.max(0, z);
+  return (
+    (kg * (HEIGHT_POINTS * height + TAIL_POINTS * tail + AHEAD_POINTS * ahead + STEERING_POINTS * turning)) /
+    1000
+  );
+}
+
+/** Points when a thing called so lies in a compartment reached so; a number a litre where it only takes room. */
+const REACH_POINTS: Record<
+  Thing['call'],
+  Record<Spot['compartment']['reach'], { flat: number; perLitre: number }>
+> = {
+  riding: table(0, 0, 9, 0, 18, 0),
+  urgent: table(0, 0, 0, 0, 12, 0),
+  stop: table(0, 0.5, 0, 0, 6, 0),
+  repair: table(0, 3, 0, 0, 1.5, 0),
+  camp: table(0, 4, 0, 0.6, 0, 0),
+};
+
+function table(saddle: number, saddleL: number, stop: number, stopL: number, camp: number, campL: number) {
+  return {
+    'in the saddle': { flat: saddle, perLitre: saddleL },
+    'at a stop': { flat: stop, perLitre: stopL },
+    'at camp': { flat: camp, perLitre: campL },
+  };
+}
+
+/** Reach cost in points before weighting: worse when wanted sooner than it can be had than the other way. */
+export function reachPoints(thing: Thing, spot: Spot): number {
+  const { flat, perLitre } = REACH_POINTS[thing.call][spot.compartment.reach];
+  return flat + (perLitre * thingVolumeMl(thing)) / 1000;
+}
+
+/** Dampness risk in points before weighting. What the hard rules forbid has no price here. */
+export function dryPoints(thing: Thing, spot: Spot, rain: Plan['trip']['rain']): number {
+  const { weather } = spot.compartment;
+  if (weather === 'sealed' || thing.dry === 'does not care') return 0;
+  const wetter = rain === 'likely' ? 2.5 : 1;
+  if (thing.dry === 'rather') return weather === 'open' && !thing.inDrySack ? 3 * wetter : 0;
+  if (thing.inDrySack) return weather === 'open' ? 1 * wetter : 0;
+  return 4 * wetter;
+}
+
+/** Points for leaving a thing off the bike, by how much the trip needs it. */
+export const LEAVE_POINTS: Record<Thing['need'], number> = { must: 600, should: 180, nice: 60 };
+
+/** Each further compartment a system is spread over. */
+export const SPREAD_POINTS = 2;
+/** Each pair of systems that should be apart and share a compartment. */
+export const APART_POINTS = 4;
+/** Each litre that soft things must be pressed below their loose size. */
+export const PRESS_POINTS = 0.4;
+/** Side difference: a little for every 100 g, much more beyond the 200 g that riders agree on. */
+export const SIDE_FREE_G = 200;
+export const sidePoints = (differenceG: number): number => {
+  // Written without Math calls: the search asks for this at every move it tries.
+  const size = differenceG < 0 ? -differenceG : differenceG;
+  return size * 0.003 + (size > SIDE_FREE_G ? (size - SIDE_FREE_G) * 0.04 : 0);
+};
+/**
+ * Tail moment up to which a seat pack is expected to hang still, kg·m (methods, section 5: a default that a
+ * rider's own shakedown replaces, not a limit), and points for each kg·m beyond.
+ */
+export const TAIL_CAUTION_KGM = 0.6;
+const TAIL_OVER_POINTS = 25;
+const TAIL_FREE_KGM = 0.95 * TAIL_CAUTION_KGM;
+/** The price starts a little below the caution, so that the loader does not stop right at its edge. */
+export const tailPoints = (momentKgM: number): number =>
+  momentKgM > TAIL_FREE_KGM ? TAIL_OVER_POINTS * (momentKgM - TAIL_FREE_KGM) : 0;
+/** Each per cent that the front's share of bike and load moves away from the bare bike's. */
+export const SHARE_POINTS = 0.8;
+
+/** The terms that depend on one thing and one compartment only, weighted, in points. */
+export function linearPoints(
+  plan: Plan,
+  view: SideView,
+  thing: Thing,
+  spot: Spot,
+): Record<'handling' | 'reach' | 'dry', number> {
+  return {
+    handling: weightOf(plan, 'handling') * handlingPoints(thingMassG(thing), spot, view),
+    reach: weightOf(plan, 'reach') * reachPoints(thing, spot),
+    dry: weightOf(plan, 'dry') * dryPoints(thing, spot, plan.trip.rain),
+  };
+}

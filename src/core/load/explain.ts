@@ -1,0 +1,103 @@
+import type { Plan } from '@/core/plan/plan';
+import { factsOf } from '@/core/plan/facts';
+import { linearPoints } from './costs';
+import type { Instance } from './instance';
+import { LoadState } from './state';
+
+/** Why a thing lies where the loader put it, and what the next best place would cost. */
+export interface Reason {
+  thingId: string;
+  compartmentId: string;
+  because: string;
+  /** Null where no other compartment can take it as things lie. */
+  secondBest: { compartmentId: string; extraPoints: number } | null;
+}
+
+/** Reasons for every placed thing of an assignment. */
+export function explainLoad(plan: Plan, instance: Instance, where: Int32Array): Reason[] {
+  const state = new LoadState(instance);
+  for (let i = 0; i < instance.n; i += 1) state.put(i, where[i]!);
+  const { view } = factsOf(plan);
+  const reasons: Reason[] = [];
+  for (let i = 0; i < instance.n; i += 1) {
+    const here = where[i]!;
+    if (here < 0) continue;
+    const thing = instance.things[i]!;
+    const chosen = linearPoints(plan, view, thing, instance.spots[here]!);
+    let second: { j: number; extra: number } | null = null;
+    let possible = 0;
+    const others = { handling: 0, reach: 0, dry: 0 };
+    const total = state.total;
+    for (let j = 0; j < instance.m; j += 1) {
+      if (j === here || !instance.allowed[i * instance.m + j]) continue;
+      possible += 1;
+      const cost = linearPoints(plan, view, thing, instance.spots[j]!);
+      others.handling += cost.handling;
+      others.reach += cost.reach;
+      others.dry += cost.dry;
+      if (!state.canPut(i, j)) continue;
+      state.put(i, j);
+      const extra = state.total - total;
+      state.put(i, here);
+      if (!second || extra < second.extra) second = { j, extra };
+    }
+    reasons.push({
+      thingId: thing.id,
+      compartmentId: instance.spots[here]!.id,
+      because: because(instance, where, i, chosen, others, possible),
+      secondBest: second && {
+        compartmentId: instance.spots[second.j]!.id,
+        extraPoints: Math.max(0, second.extra),
+      },
+    });
+  }
+  return reasons;
+}
+
+type Linear = ReturnType<typeof linearPoints>;
+
+/** The term in which this place beats the average of the others most, in words. */
+function because(
+  instance: Instance,
+  where: Int32Array,
+  i: number,
+  chosen: Linear,
+  others: Linear,
+  possible: number,
+): string {
+  const thing = instance.things[i]!;
+  const spot = instance.spots[where[i]!]!;
+  if (instance.fixed[i]) return 'you pinned it here';
+  if (possible === 0) return 'no other bag can take it';
+  const company = instance.things.filter(
+    (other, k) => k !== i && where[k] === where[i] && other.system === thing.system,
+  );
+  const gains: [number, string][] = [
+    [others.handling / possible - chosen.handling, handlingWords(spot.place.centre.z, spot.onBody)],
+    [
+      others.reach / possible - chosen.reach,
+      `${callWords(thing.call)}, and this is reached ${spot.compartment.reach}`,
+    ],
+    [others.dry / possible - chosen.dry, `it must stay dry, and this is ${spot.compartment.weather}`],
+    [company.length > 0 ? 1.2 : 0, `with the rest of ${thing.system}`],
+  ];
+  gains.sort((a, b) => b[0] - a[0]);
+  const [gain, words] = gains[0]!;
+  return gain > 0.15 ? words : 'room is left here and it costs little';
+}
+
+const handlingWords = (heightMm: number, onBody: boolean): string =>
+  onBody
+    ? 'nothing on the bike had room'
+    : heightMm < 450
+      ? 'heavy things ride best low and central'
+      : 'it rides better here than further out';
+
+const callWords = (call: string): string =>
+  ({
+    riding: 'wanted while riding',
+    urgent: 'may be wanted at once',
+    stop: 'wanted at stops',
+    camp: 'wanted only at camp',
+    repair: 'wanted only for repairs',
+  })[call] ?? '';

@@ -1,0 +1,181 @@
+import fc from 'fast-check';
+import { DEMO_BAGS } from '@/core/demo/bags';
+import { demoPlan } from '@/core/demo/plan';
+import { applyEdit } from '@/core/plan/apply';
+import { evaluate } from '@/core/plan/evaluate';
+import { loaded, randomThings, sampleBag, samplePlan, sampleThing } from '@/core/plan/samples';
+import { seededRandom } from '@/core/random';
+import { compileInstance } from './instance';
+import { cannotLoad, runLoader } from './loader';
+import { brokenRules, objectiveOf } from './objective';
+import { searchLoad } from './search';
+import { LoadState } from './state';
+
+const seeds = fc.integer({ min: 1, max: 1_000_000 });
+const randomPlan = (seed: number, n: number, bags = 11) =>
+  samplePlan({ bags: DEMO_BAGS.slice(0, bags), things: randomThings(seededRandom(seed), n) });
+
+function finish(run: ReturnType<typeof searchLoad>): Int32Array {
+  let step = run.next();
+  while (!step.done) step = run.next();
+  return step.value;
+}
+
+describe('the running sums of a load', () => {
+  test('agree with the objective from scratch after any moves, and never break a hard rule', () => {
+    fc.assert(
+      fc.property(seeds, (seed) => {
+        const random = seededRandom(seed);
+        const instance = compileInstance(randomPlan(seed, 30));
+        const state = new LoadState(instance);
+        for (let step = 0; step < 300; step += 1) {
+          const i = Math.floor(random() * instance.n);
+          const j = Math.floor(random() * (instance.m + 1)) - 1;
+          if (state.canPut(i, j)) state.put(i, j);
+        }
+        expect(state.total).toBeCloseTo(objectiveOf(instance, state.where).total, 6);
+        expect(brokenRules(instance, state.where)).toEqual([]);
+      }),
+      { numRuns: 60 },
+    );
+  });
+});
+
+describe('the search', () => {
+  /** Tries every assignment: independent, exact and slow. */
+  function exhaustive(instance: ReturnType<typeof compileInstance>): number {
+    const where = new Int32Array(instance.n).fill(-1);
+    let best = Infinity;
+    const walk = (i: number): void => {
+      if (i === instance.n) {
+        if (brokenRules(instance, where).length === 0)
+          best = Math.min(best, objectiveOf(instance, where).total);
+        return;
+      }
+      for (let j = -1; j < instance.m; j += 1) {
+        where[i] = j;
+        walk(i + 1);
+      }
+    };
+    walk(0);
+    return best;
+  }
+
+  test('finds the optimum of small instances that can be tried out whole', () => {
+    for (let seed = 1; seed <= 12; seed += 1) {
+      const random = seededRandom(seed);
+      const things = randomThings(random, 6).map((thing) => ({ ...thing, volumeMl: thing.volumeMl * 2 }));
+      const bags = [0, 6, 9].map((k) => {
+        const bag = DEMO_BAGS[k]!;
+        return {
+          ...bag,
+          compartments: [{ ...bag.compartments[0]!, statedMl: 600 + Math.floor(random() * 2500) }],
+        };
+      });
+      const instance = compileInstance(samplePlan({ bags, things }));
+      const found = finish(searchLoad(instance, seededRandom(seed), 20_000));
+      expect(brokenRules(instance, found)).toEqual([]);
+      expect(objectiveOf(instance, found).total).toBeCloseTo(exhaustive(instance), 6);
+    }
+  });
+
+  test('keeps every hard rule on random kits, overfull ones too', () => {
+    for (let seed = 1; seed <= 25; seed += 1) {
+      const instance = compileInstance(randomPlan(seed, 20 + seed * 4, 3 + (seed % 9)));
+      const found = finish(searchLoad(instance, seededRandom(seed), 6_000));
+      expect(brokenRules(instance, found)).toEqual([]);
+    }
+  });
+
+  test('the same seed gives the same load, and more moves never a worse one than the greedy start', () => {
+    const plan = randomPlan(5, 60);
+    const instance = compileInstance(plan);
+    const run = (seed: number, moves: number) => finish(searchLoad(instance, seededRandom(seed), moves));
+    expect(run(3, 30_000)).toEqual(run(3, 30_000));
+    expect(objectiveOf(instance, run(3, 30_000)).total).toBeLessThanOrEqual(
+      objectiveOf(instance, run(3, 0)).total,
+    );
+  });
+
+  test('reports progress from 0 to 1 with a best that only falls', () => {
+    const run = searchLoad(compileInstance(randomPlan(9, 50)), seededRandom(1), 120_000);
+    let [done, best, reports] = [0, Infinity, 0];
+    for (let step = run.next(); !step.done; step = run.next()) {
+      expect(step.value.done).toBeGreaterThanOrEqual(done);
+      expect(step.value.best).toBeLessThanOrEqual(best);
+      ({ done, best } = step.value);
+      reports += 1;
+    }
+    expect(done).toBe(1);
+    expect(reports).toBeGreaterThan(10);
+  });
+});
+
+describe('load for me', () => {
+  test('the demo: all fits but the folding chair, which is the cheapest to leave', () => {
+    const plan = demoPlan();
+    const proposal = runLoader(plan);
+    expect(proposal.leave.map((thing) => thing.name)).toEqual(['Folding chair']);
+    const applied = applyEdit(plan, proposal.edit);
+    if (!applied.ok) throw new Error(applied.error);
+    const result = evaluate(applied.value.plan);
+    expect(result.findings.filter((finding) => finding.severity === 'stop')).toEqual([]);
+    expect(result.compartments.every((compartment) => compartment.closes)).toBe(true);
+    expect(result.floor.map((thing) => thing.name)).toEqual(['Folding chair']);
+    expect(proposal.objective).toBeLessThan(proposal.before);
+    const sum = Object.values(proposal.terms).reduce((total, term) => total + term, 0);
+    expect(sum).toBeCloseTo(proposal.objective, 6);
+    expect(proposal.reasons).toHaveLength(proposal.moved);
+  });
+
+  test('what is pinned stays, what is left at home stays there, what is worn is not packed', () => {
+    const plan = loaded(
+      samplePlan({
+        bags: [sampleBag('seat', 'seat pack'), sampleBag('frame', 'frame bag')],
+        things: [
+          sampleThing('stove', { massG: 900 }),
+          sampleThing('hat', { carry: 'worn' }),
+          sampleThing('chair'),
+        ],
+      }),
+      { stove: 'seat-main' },
+    );
+    plan.load[0]!.pinned = true;
+    plan.load.push({ thingId: 'chair', to: 'home', pinned: false });
+    const proposal = runLoader(plan, { moves: 2000 });
+    expect(proposal.moved).toBe(0);
+    expect(proposal.leave).toEqual([]);
+    expect(proposal.reasons).toMatchObject([{ thingId: 'stove', because: 'you pinned it here' }]);
+  });
+
+  test('leaves what the trip needs least when not all fits', () => {
+    const things = [
+      sampleThing('quilt', { need: 'must' }),
+      sampleThing('towel', { need: 'nice' }),
+      sampleThing('shirt', { need: 'should' }),
+    ];
+    const plan = samplePlan({ bags: [sampleBag('roll', 'bar roll', { statedMl: 2100 })], things });
+    expect(runLoader(plan, { moves: 2000 }).leave.map((thing) => thing.name)).toEqual(['towel']);
+  });
+
+  test('the school of filling changes the load: by system keeps systems together', () => {
+    const spread = (filling: 'by system' | 'by weight alone') => {
+      const plan = { ...demoPlan(), trip: { ...demoPlan().trip, filling } };
+      const proposal = runLoader(plan, { moves: 60_000 });
+      const pairs = new Set(
+        proposal.reasons.map((reason) => {
+          const thing = plan.things.find((candidate) => candidate.id === reason.thingId)!;
+          return `${thing.system}/${reason.compartmentId}`;
+        }),
+      );
+      return pairs.size;
+    };
+    expect(spread('by system')).toBeLessThan(spread('by weight alone'));
+  });
+
+  test('says why there is nothing to do', () => {
+    expect(cannotLoad(samplePlan())).toMatch(/no bags/);
+    expect(cannotLoad(samplePlan({ bags: [...DEMO_BAGS] }))).toMatch(/nothing to load/);
+    expect(cannotLoad(demoPlan())).toBeNull();
+  });
+});

@@ -1,0 +1,112 @@
+import { SYSTEMS } from '@/core/kit/thing';
+import { APART_POINTS, PRESS_POINTS, SHARE_POINTS, sidePoints, SPREAD_POINTS, tailPoints } from './costs';
+import type { Instance } from './instance';
+
+/** Parts of the objective as the search sees them; `placing` is handling, reach and dry together. */
+export interface ObjectiveParts {
+  placing: number;
+  together: number;
+  apart: number;
+  tight: number;
+  balance: number;
+  leftBehind: number;
+  total: number;
+}
+
+/** Which hard rules an assignment breaks; empty for one that may be ridden. */
+export function brokenRules(instance: Instance, where: Int32Array): string[] {
+  const { n, m } = instance;
+  const volume = new Float64Array(m);
+  const mass = new Float64Array(m);
+  const bag = new Float64Array(instance.b);
+  let body = 0;
+  const broken: string[] = [];
+  for (let i = 0; i < n; i += 1) {
+    const j = where[i]!;
+    if (instance.fixed[i] && j !== instance.start[i])
+      broken.push(`${instance.things[i]!.name} is pinned elsewhere`);
+    if (j < 0) continue;
+    if (!instance.allowed[i * m + j] && !instance.fixed[i]) {
+      broken.push(`${instance.things[i]!.name} cannot go in ${instance.spots[j]!.name}`);
+    }
+    volume[j]! += instance.needMl[i]!;
+    mass[j]! += instance.massG[i]!;
+    bag[instance.bagOf[j]!]! += instance.massG[i]!;
+    if (instance.onBody[j]) body += instance.massG[i]!;
+  }
+  for (let j = 0; j < m; j += 1) {
+    if (volume[j]! > instance.capacityMl[j]! + 1e-6) broken.push(`${instance.spots[j]!.name} does not close`);
+    if (mass[j]! > instance.limitG[j]! + 1e-6) broken.push(`${instance.spots[j]!.name} is too heavy`);
+  }
+  for (let k = 0; k < instance.b; k += 1) {
+    if (bag[k]! > instance.bagLimitG[k]! + 1e-6) broken.push(`bag ${k} is too heavy`);
+  }
+  if (body > instance.bodyLimitG + 1e-6) broken.push('too much on the body');
+  return broken;
+}
+
+/**
+ * The objective of an assignment from scratch, in points, lower is better (methods, section 4). Slow and plain:
+ * it reports the terms on screen and checks the search's running sum in the tests.
+ */
+export function objectiveOf(instance: Instance, where: Int32Array): ObjectiveParts {
+  const { n, m, weights } = instance;
+  const S = SYSTEMS.length;
+  const present = new Int32Array(S * m);
+  const comfort = new Float64Array(m);
+  let placing = 0;
+  let leftBehind = 0;
+  let leftG = 0;
+  let totalG = instance.baseG;
+  let frontG = instance.baseFrontG;
+  let tailKgM = instance.baseTailKgM;
+  for (let i = 0; i < n; i += 1) {
+    const j = where[i]!;
+    if (j < 0) {
+      leftBehind += instance.leave[i]!;
+      continue;
+    }
+    placing += instance.points[i * m + j]!;
+    present[instance.system[i]! * m + j]! += 1;
+    comfort[j]! += instance.comfortMl[i]!;
+    leftG += instance.side[j]! * instance.massG[i]!;
+    tailKgM += (instance.tailM[j]! * instance.massG[i]!) / 1000;
+    if (!instance.onBody[j]) {
+      totalG += instance.massG[i]!;
+      frontG += instance.frontShare[j]! * instance.massG[i]!;
+    }
+  }
+  let spread = 0;
+  for (let s = 0; s < S; s += 1) {
+    let used = 0;
+    for (let j = 0; j < m; j += 1) if (present[s * m + j]! > 0) used += 1;
+    spread += Math.max(0, used - 1);
+  }
+  let apart = 0;
+  let pressed = 0;
+  for (let j = 0; j < m; j += 1) {
+    for (let a = 0; a < S; a += 1) {
+      for (let b = a + 1; b < S; b += 1) {
+        if (present[a * m + j]! > 0 && present[b * m + j]! > 0 && (instance.apart[a]! >> b) & 1) apart += 1;
+      }
+    }
+    pressed += Math.max(0, comfort[j]! - instance.capacityMl[j]!) / 1000;
+  }
+  const together = weights.together * SPREAD_POINTS * spread;
+  const balance =
+    weights.balance *
+    (sidePoints(leftG) +
+      tailPoints(tailKgM) +
+      SHARE_POINTS * 100 * Math.abs(frontG / totalG - instance.bareFrontShare));
+  const apartPoints = weights.apart * APART_POINTS * apart;
+  const tight = weights.tight * PRESS_POINTS * pressed;
+  return {
+    placing,
+    together,
+    apart: apartPoints,
+    tight,
+    balance,
+    leftBehind,
+    total: placing + together + apartPoints + tight + balance + leftBehind,
+  };
+}

@@ -1,0 +1,64 @@
+import { extentsMm, type Thing } from '@/core/kit/thing';
+import type { Spot } from './spots';
+
+/** Why a thing can never go in a compartment, however empty it is. */
+export type Obstacle =
+  | { kind: 'too long'; byMm: number; insideMm: number; thingMm: number }
+  | { kind: 'too thick'; byMm: number; insideMm: number; thingMm: number }
+  | { kind: 'open to rain' };
+
+/**
+ * Hard rules that hold whatever else is packed (methods, section 4): each extent of a stiff thing inside the
+ * matching extent of the compartment, and nothing that must stay dry in an open one unless in a dry sack.
+ *
+ * @example obstacleFor(tentPoles, stemBag) // { kind: 'too long', … }
+ */
+export function obstacleFor(thing: Thing, spot: Spot): Obstacle | null {
+  const size = sizeObstacle(thing, spot);
+  if (size) return size;
+  return staysDry(thing, spot) ? null : { kind: 'open to rain' };
+}
+
+/** The size part of the rules alone. */
+export function sizeObstacle(thing: Thing, spot: Spot): Obstacle | null {
+  const extents = extentsMm(thing.form);
+  if (!extents) return null;
+  for (let i = 0; i < 3; i += 1) {
+    const byMm = extents[i]! - spot.extentsMm[i]!;
+    if (byMm > 0) {
+      const figures = { byMm, insideMm: spot.extentsMm[i]!, thingMm: extents[i]! };
+      return i === 0 ? { kind: 'too long', ...figures } : { kind: 'too thick', ...figures };
+    }
+  }
+  return null;
+}
+
+export const staysDry = (thing: Thing, spot: Spot): boolean =>
+  !(thing.dry === 'must' && !thing.inDrySack && spot.compartment.weather === 'open');
+
+/** What the loader and the quick fixes keep to on the rider's body (domain: none above 2 kg). */
+export const BODY_LIMIT_G = 2000;
+
+/**
+ * What a compartment's bag may carry where its maker gives no figure: little, and said so. Litres cannot stand
+ * for a limit, but 400 g a litre is denser than clothes and lighter than tools.
+ */
+export const assumedLimitG = (litres: number): number => Math.min(2000, Math.max(300, 400 * litres));
+
+/** Greatest load of a bag in grams, and whether the figure is only assumed. */
+export function bagLimit(spots: readonly Spot[]): { limitG: number; assumed: boolean } {
+  const stated = spots[0]!.bag.limitG;
+  if (stated !== null) return { limitG: stated, assumed: false };
+  const litres = spots.reduce((sum, spot) => sum + spot.capacityMl, 0) / 1000;
+  return { limitG: assumedLimitG(litres), assumed: true };
+}
+
+/** Systems that should not share a compartment, with the reason (domain, rule 7). */
+export const APART: readonly [Thing['system'], Thing['system'], string][] = [
+  ['tools', 'clothes', 'grease on clothes'],
+  ['tools', 'sleep', 'grease on the sleeping kit'],
+  ['tools', 'food', 'oil on food'],
+  ['hygiene', 'food', 'soap on food'],
+  ['cook', 'sleep', 'soot and fuel on the sleeping kit'],
+  ['cook', 'clothes', 'soot and fuel on clothes'],
+];

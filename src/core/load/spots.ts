@@ -1,0 +1,41 @@
+import { capacityMl, insideExtentsMm, type Bag, type Compartment } from '@/core/bag/bag';
+import { placeBags, type PlacedBag } from '@/core/bike/places';
+import type { SideView } from '@/core/bike/sideView';
+import type { Point } from '@/core/geometry/polygon';
+import type { Plan } from '@/core/plan/plan';
+
+/** A compartment as the loader and the checks see it: where it is, what it takes. */
+export interface Spot {
+  id: string;
+  /** Letter that stands for it on the board; the first 26 compartments have one. */
+  letter: string;
+  name: string;
+  bag: Bag;
+  compartment: Compartment;
+  capacityMl: number;
+  extentsMm: [number, number, number];
+  place: PlacedBag;
+  onBody: boolean;
+}
+
+/** All compartments of a plan, in the order of its bags. */
+export function spotsOf(plan: Plan, view: SideView, riderCentre: Point): Spot[] {
+  const places = placeBags(view, plan.bags, riderCentre);
+  const spots: Spot[] = [];
+  plan.bags.forEach((bag, i) => {
+    for (const compartment of bag.compartments) {
+      spots.push({
+        id: compartment.id,
+        letter: spots.length < 26 ? String.fromCharCode(65 + spots.length) : '',
+        name: bag.compartments.length > 1 ? `${bag.name}, ${compartment.name}` : bag.name,
+        bag,
+        compartment,
+        capacityMl: capacityMl(compartment),
+        extentsMm: insideExtentsMm(compartment),
+        place: places[i]!,
+        onBody: bag.place === 'body',
+      });
+    }
+  });
+  return spots;
+}

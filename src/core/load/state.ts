@@ -1,0 +1,149 @@
+import { SYSTEMS } from '@/core/kit/thing';
+import { APART_POINTS, PRESS_POINTS, SHARE_POINTS, sidePoints, SPREAD_POINTS, tailPoints } from './costs';
+import type { Instance } from './instance';
+
+/** Slack against rounding when room is compared with need. */
+const EPSILON = 1e-7;
+const S = SYSTEMS.length;
+
+/**
+ * An assignment with its running sums, so that moving one thing costs a few additions instead of a pass over
+ * all. Every assignment it reaches keeps the hard rules: callers ask `canPut` first.
+ */
+export class LoadState {
+  readonly where: Int32Array;
+  total: number;
+  private readonly volume: Float64Array;
+  private readonly comfort: Float64Array;
+  private readonly mass: Float64Array;
+  private readonly bagMass: Float64Array;
+  /** Count of things of a system in a compartment, s·m + j. */
+  private readonly present: Int32Array;
+  /** Bit s is set where system s is in the compartment. */
+  private readonly systems: Int32Array;
+  /** Compartments each system is spread over. */
+  private readonly spread: Int32Array;
+  private bodyG = 0;
+  private leftG = 0;
+  private loadG: number;
+  private frontG: number;
+  private tailKgM: number;
+  /** The balance term inside `total` now. */
+  private balanced: number;
+  private readonly pressPoints: number;
+  private readonly spreadPoints: number;
+  private readonly apartPoints: number;
+  private readonly balanceWeight: number;
+
+  constructor(private readonly instance: Instance) {
+    const { n, m, b } = instance;
+    this.where = new Int32Array(n).fill(-1);
+    this.volume = new Float64Array(m);
+    this.comfort = new Float64Array(m);
+    this.mass = new Float64Array(m);
+    this.bagMass = new Float64Array(b);
+    this.present = new Int32Array(S * m);
+    this.spread = new Int32Array(S);
+    this.systems = new Int32Array(m);
+    const { weights } = instance;
+    this.pressPoints = (weights.tight * PRESS_POINTS) / 1000;
+    this.spreadPoints = weights.together * SPREAD_POINTS;
+    this.apartPoints = weights.apart * APART_POINTS;
+    this.balanceWeight = weights.balance;
+    this.loadG = instance.baseG;
+    this.frontG = instance.baseFrontG;
+    this.tailKgM = instance.baseTailKgM;
+    this.balanced = this.balance();
+    this.total = this.balanced;
+    for (let i = 0; i < n; i += 1) this.total += instance.leave[i]!;
+    // What the rider pinned stays, even where it breaks a rule: the findings say so, the loader does not argue.
+    for (let i = 0; i < n; i += 1) if (instance.fixed[i]) this.put(i, instance.start[i]!);
+  }
+
+  /** Whether compartment j can take thing i as it is now, with i still counted where it is. */
+  canPut(i: number, j: number): boolean {
+    if (j < 0) return true;
+    const { instance } = this;
+    const from = this.where[i]!;
+    if (from === j) return true;
+    if (!instance.allowed[i * instance.m + j]) return false;
+    const mass = instance.massG[i]!;
+    if (this.volume[j]! + instance.needMl[i]! > instance.capacityMl[j]! + EPSILON) return false;
+    if (this.mass[j]! + mass > instance.limitG[j]! + EPSILON) return false;
+    const bag = instance.bagOf[j]!;
+    const sameBag = from >= 0 && instance.bagOf[from] === bag;
+    if (!sameBag && this.bagMass[bag]! + mass > instance.bagLimitG[bag]! + EPSILON) return false;
+    if (instance.onBody[j] && !(from >= 0 && instance.onBody[from])) {
+      return this.bodyG + mass <= instance.bodyLimitG + EPSILON;
+    }
+    return true;
+  }
+
+  /** Moves thing i to compartment j, or to the floor with −1, and keeps `total` true. */
+  put(i: number, j: number): void {
+    const from = this.where[i]!;
+    if (from === j) return;
+    if (from >= 0) this.shift(i, from, -1);
+    else this.total -= this.instance.leave[i]!;
+    if (j >= 0) this.shift(i, j, 1);
+    else this.total += this.instance.leave[i]!;
+    this.where[i] = j;
+    const balance = this.balance();
+    this.total += balance - this.balanced;
+    this.balanced = balance;
+  }
+
+  private shift(i: number, j: number, sign: 1 | -1): void {
+    const { instance } = this;
+    const { m } = instance;
+    const mass = sign * instance.massG[i]!;
+    const comfort = this.comfort[j]!;
+    const nextComfort = comfort + sign * instance.comfortMl[i]!;
+    const capacity = instance.capacityMl[j]!;
+    let change = sign * instance.points[i * m + j]!;
+    change +=
+      this.pressPoints *
+      ((nextComfort > capacity ? nextComfort - capacity : 0) - (comfort > capacity ? comfort - capacity : 0));
+    this.comfort[j] = nextComfort;
+    this.volume[j]! += sign * instance.needMl[i]!;
+    this.mass[j]! += mass;
+    this.bagMass[instance.bagOf[j]!]! += mass;
+
+    const system = instance.system[i]!;
+    const before = this.present[system * m + j]!;
+    this.present[system * m + j] = before + sign;
+    if (before === 0 || before + sign === 0) {
+      const spread = this.spread[system]!;
+      // The first compartment of a system is free.
+      if (sign > 0 ? spread > 0 : spread > 1) change += sign * this.spreadPoints;
+      this.spread[system] = spread + sign;
+      change += sign * this.apartPoints * bits(this.systems[j]! & instance.apart[system]!);
+      this.systems[j]! ^= 1 << system;
+    }
+    this.total += change;
+
+    if (instance.onBody[j]) this.bodyG += mass;
+    else {
+      this.leftG += instance.side[j]! * mass;
+      this.loadG += mass;
+      this.frontG += instance.frontShare[j]! * mass;
+      this.tailKgM += (instance.tailM[j]! * mass) / 1000;
+    }
+  }
+
+  private balance(): number {
+    const { instance } = this;
+    const shift = this.frontG / this.loadG - instance.bareFrontShare;
+    return (
+      this.balanceWeight *
+      (sidePoints(this.leftG) + tailPoints(this.tailKgM) + SHARE_POINTS * 100 * (shift < 0 ? -shift : shift))
+    );
+  }
+}
+
+/** Number of bits set in a small mask. */
+function bits(mask: number): number {
+  let count = 0;
+  for (let rest = mask; rest !== 0; rest &= rest - 1) count += 1;
+  return count;
+}

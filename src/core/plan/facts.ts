@@ -1,0 +1,292 @@
+import { DEFAULT_GEOMETRY } from '@/core/bike/bike';
+import { sideView, type SideView } from '@/core/bike/sideView';
+import type { Point } from '@/core/geometry/polygon';
+import { thingMassG, type Thing } from '@/core/kit/thing';
+import { bagLimit } from '@/core/load/rules';
+import { spotsOf, type Spot } from '@/core/load/spots';
+import { comfortableMl, neededMl } from '@/core/load/volume';
+import {
+  centreOfMass,
+  steeringInertia,
+  tailMoment,
+  wheelBalance,
+  type PointMass,
+  type WheelBalance,
+} from '@/core/ride/massProperties';
+import { addErrors, massErrorG, volumeErrorMl } from '@/core/units/uncertainty';
+import type { Plan } from './plan';
+
+/** What one compartment holds and how it closes. */
+export interface CompartmentFacts {
+  spot: Spot;
+  /** In packing order: the first lies at the mouth, the last at the bottom. */
+  things: Thing[];
+  /** Room needed with the soft pressed hard, and its standard error. */
+  neededMl: number;
+  neededErrorMl: number;
+  closes: boolean;
+  /** Volume needed at loose size over the volume left by the stiff; 1 is comfortable, above is pressed. */
+  tightness: number;
+  massG: number;
+}
+
+/** What one bag weighs against what it may carry. */
+export interface BagFacts {
+  bagId: string;
+  contentsG: number;
+  limitG: number;
+  /** True when no maker's figure is known and a cautious one stands in. */
+  limitAssumed: boolean;
+}
+
+export interface Totals {
+  bikeG: number;
+  bagsG: number;
+  /** Things packed on the bike, without the water in them. */
+  thingsG: number;
+  waterG: number;
+  /** Worn, and carried on the body. */
+  onRiderG: number;
+  riderG: number;
+  /** Bike, bags, things and water: what the bike itself weighs at the start. */
+  bikeLoadedG: number;
+  /** Everything that rolls. */
+  rollingG: number;
+  /** Standard error of `rollingG`, from how each mass became known. */
+  errorG: number;
+  /** Litres of all compartments, and of what is in them. */
+  capacityMl: number;
+  usedMl: number;
+}
+
+export interface Handling {
+  /** With the rider; the cross on the drawing. */
+  centre: PointMass;
+  withRider: WheelBalance;
+  /** Bike and load alone, as two scales under the wheels would show. */
+  bikeAlone: WheelBalance;
+  /** The bare bike's share on the front wheel, without load or rider. */
+  bareFrontShare: number;
+  /** Bike and load's share on the front wheel, without rider. */
+  frontShare: number;
+  tailMomentKgM: number;
+  steeringInertiaKgM2: number;
+  /** Ratio to the bike without bags. */
+  steeringRatio: number;
+  /** Mass off the centre line to the left less that to the right. */
+  leftLessRightG: number;
+}
+
+/** Everything computed from a plan before judgement. */
+export interface Facts {
+  plan: Plan;
+  view: SideView;
+  /** True when the bike's own figures are missing and a middling bike stands in. */
+  assumedBike: boolean;
+  spots: Spot[];
+  compartments: CompartmentFacts[];
+  byCompartment: Map<string, CompartmentFacts>;
+  bags: BagFacts[];
+  byBag: Map<string, BagFacts>;
+  thingById: Map<string, Thing>;
+  /** Compartment of each thing that is in one. */
+  compartmentOf: Map<string, string>;
+  floor: Thing[];
+  home: Thing[];
+  worn: Thing[];
+  totals: Totals;
+  handling: Handling;
+}
+
+/** Order of calls from mouth to bottom: what is wanted most lies nearest the mouth (domain, rule 5). */
+const DEPTH: Record<Thing['call'], number> = { riding: 0, urgent: 1, stop: 2, repair: 3, camp: 4 };
+
+/** Default rider's centre of mass from the saddle top (methods, section 5). */
+export const RIDER_AHEAD_MM = 220;
+export const RIDER_ABOVE_MM = 80;
+/** Where an unloaded bike's centre of mass is taken to be: its share of the wheelbase from the rear, its height above the axles. */
+const BARE_SHARE = 0.45;
+const BARE_ABOVE_AXLE_MM = 110;
+/** Steering inertia of a bare front assembly, kg·m² (methods, section 5). */
+export const BARE_STEERING_KGM2 = 0.15;
+
+/**
+ * All masses, fits and handling figures of a plan. Pure, and linear in the number of things, so that it runs
+ * again at every edit.
+ */
+export function factsOf(plan: Plan): Facts {
+  const view = sideView(plan.bike?.geometry ?? DEFAULT_GEOMETRY);
+  const riderCentre: Point = { x: view.saddleTop.x + RIDER_AHEAD_MM, z: view.saddleTop.z + RIDER_ABOVE_MM };
+  const spots = spotsOf(plan, view, riderCentre);
+  const thingById = new Map(plan.things.map((thing) => [thing.id, thing]));
+  const contents = new Map<string, Thing[]>(spots.map((spot) => [spot.id, []]));
+  const compartmentOf = new Map<string, string>();
+  const decided = new Set<string>();
+  const home: Thing[] = [];
+  for (const entry of plan.load) {
+    const thing = thingById.get(entry.thingId);
+    if (!thing) continue;
+    decided.add(thing.id);
+    if (entry.to === 'home') {
+      home.push(thing);
+      continue;
+    }
+    contents.get(entry.to.compartmentId)?.push(thing);
+    compartmentOf.set(thing.id, entry.to.compartmentId);
+  }
+  const worn = plan.things.filter((thing) => thing.carry === 'worn' && !decided.has(thing.id));
+  const floor = plan.things.filter((thing) => thing.carry === 'bike' && !decided.has(thing.id));
+
+  const compartments = spots.map((spot) => compartmentFacts(spot, contents.get(spot.id)!));
+  const byCompartment = new Map(compartments.map((facts) => [facts.spot.id, facts]));
+  const bags = plan.bags.map((bag): BagFacts => {
+    const own = compartments.filter((facts) => facts.spot.bag.id === bag.id);
+    const { limitG, assumed } = bagLimit(own.map((facts) => facts.spot));
+    return {
+      bagId: bag.id,
+      contentsG: own.reduce((sum, facts) => sum + facts.massG, 0),
+      limitG,
+      limitAssumed: assumed,
+    };
+  });
+
+  return {
+    plan,
+    view,
+    assumedBike: plan.bike === null,
+    spots,
+    compartments,
+    byCompartment,
+    bags,
+    byBag: new Map(bags.map((bag) => [bag.bagId, bag])),
+    thingById,
+    compartmentOf,
+    floor,
+    home,
+    worn,
+    totals: totalsOf(plan, compartments, worn),
+    handling: handlingOf(plan, view, compartments, worn, riderCentre),
+  };
+}
+
+function compartmentFacts(spot: Spot, unordered: Thing[]): CompartmentFacts {
+  // The kit's order settles ties, so that the same load always gives the same section.
+  const things = [...unordered].sort((a, b) => DEPTH[a.call] - DEPTH[b.call]);
+  let needed = 0;
+  let comfortable = 0;
+  let stiff = 0;
+  let massG = 0;
+  for (const thing of things) {
+    const need = neededMl(thing);
+    needed += need;
+    comfortable += comfortableMl(thing);
+    if (thing.form.kind !== 'soft') stiff += need;
+    massG += thingMassG(thing);
+  }
+  const left = spot.capacityMl - stiff;
+  const softLoose = comfortable - stiff;
+  return {
+    spot,
+    things,
+    neededMl: needed,
+    neededErrorMl: addErrors(
+      things.map((thing) => volumeErrorMl(neededMl(thing) / Math.sqrt(thing.quantity), thing.volumeSource)),
+    ),
+    closes: needed <= spot.capacityMl + 1e-6,
+    tightness:
+      softLoose > 0 ? (left > 0 ? softLoose / left : Infinity) : needed / Math.max(spot.capacityMl, 1e-9),
+    massG,
+  };
+}
+
+function totalsOf(plan: Plan, compartments: readonly CompartmentFacts[], worn: readonly Thing[]): Totals {
+  let thingsG = 0;
+  let waterG = 0;
+  let onRiderG = worn.reduce((sum, thing) => sum + thingMassG(thing), 0);
+  let bagsG = 0;
+  const errors: number[] = [];
+  const noteError = (thing: Thing) => errors.push(thing.quantity * massErrorG(thing.massG, thing.massSource));
+  worn.forEach(noteError);
+  for (const { spot, things } of compartments) {
+    for (const thing of things) {
+      noteError(thing);
+      if (spot.onBody) onRiderG += thingMassG(thing);
+      else {
+        thingsG += thing.quantity * thing.massG;
+        waterG += thing.quantity * thing.waterMl;
+      }
+    }
+  }
+  for (const bag of plan.bags) {
+    errors.push(massErrorG(bag.massG, bag.massSource));
+    if (bag.place === 'body') onRiderG += bag.massG;
+    else bagsG += bag.massG;
+  }
+  const bikeG = plan.bike?.massG ?? 0;
+  if (plan.bike) errors.push(massErrorG(bikeG, plan.bike.massSource));
+  const bikeLoadedG = bikeG + bagsG + thingsG + waterG;
+  return {
+    bikeG,
+    bagsG,
+    thingsG,
+    waterG,
+    onRiderG,
+    riderG: plan.rider.massG,
+    bikeLoadedG,
+    rollingG: bikeLoadedG + onRiderG + plan.rider.massG,
+    errorG: addErrors(errors),
+    capacityMl: compartments.reduce((sum, facts) => sum + facts.spot.capacityMl, 0),
+    usedMl: compartments.reduce((sum, facts) => sum + facts.neededMl, 0),
+  };
+}
+
+/** The unloaded bike as one mass at its default centre. */
+export function bareBike(plan: Plan, view: SideView): PointMass {
+  return {
+    massG: plan.bike?.massG ?? 13_000,
+    x: view.rearAxle.x + BARE_SHARE * view.wheelbaseMm,
+    y: 0,
+    z: view.rearAxle.z + BARE_ABOVE_AXLE_MM,
+  };
+}
+
+function handlingOf(
+  plan: Plan,
+  view: SideView,
+  compartments: readonly CompartmentFacts[],
+  worn: readonly Thing[],
+  riderCentre: Point,
+): Handling {
+  const bare = bareBike(plan, view);
+  const onBike: PointMass[] = [];
+  const steered: PointMass[] = [];
+  const onRider: PointMass[] = [{ massG: plan.rider.massG, ...riderCentre, y: 0 }];
+  for (const thing of worn) onRider.push({ massG: thingMassG(thing), ...riderCentre, y: 0 });
+  const weighed = new Set<string>();
+  for (const { spot, massG } of compartments) {
+    const own = weighed.has(spot.bag.id) ? 0 : spot.bag.massG;
+    weighed.add(spot.bag.id);
+    const mass: PointMass = { massG: massG + own, ...spot.place.centre };
+    (spot.onBody ? onRider : onBike).push(mass);
+    if (spot.place.steers) steered.push(mass);
+  }
+  const alone = centreOfMass([bare, ...onBike]);
+  const centre = centreOfMass([bare, ...onBike, ...onRider]);
+  const balance = (mass: PointMass) => wheelBalance(mass, view.rearAxle.x, view.frontAxle.x, view.groundZ);
+  const bikeAlone = balance(alone);
+  const inertia = steeringInertia(steered, { at: view.headTop, direction: view.steeringDown });
+  return {
+    centre,
+    withRider: balance(centre),
+    bikeAlone,
+    bareFrontShare: balance(bare).frontG / bare.massG,
+    frontShare: bikeAlone.frontG / alone.massG,
+    tailMomentKgM: tailMoment(onBike, view.seatpostClamp.x),
+    steeringInertiaKgM2: inertia,
+    steeringRatio: (BARE_STEERING_KGM2 + inertia) / BARE_STEERING_KGM2,
+    leftLessRightG: compartments.reduce((sum, { spot, massG }) => {
+      const side = Math.sign(spot.place.centre.y);
+      return spot.onBody ? sum : sum + side * massG;
+    }, 0),
+  };
+}

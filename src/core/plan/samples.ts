@@ -1,0 +1,105 @@
+import type { Bag, Compartment } from '@/core/bag/bag';
+import type { Thing } from '@/core/kit/thing';
+import type { Random } from '@/core/random';
+import { SYSTEMS, CALLS, DRYNESS, NEEDS, guessForm, FORM_KINDS } from '@/core/kit/thing';
+import { DEFAULT_GEOMETRY } from '@/core/bike/bike';
+import { DEFAULT_SOLIDS, PLACE_DEFAULTS, type Place, type Side } from '@/core/bag/bag';
+import { emptyPlan, type Plan } from './plan';
+
+/** Small plans for tests, and random realistic ones for benches. Everything not named is middling. */
+export function sampleThing(id: string, change: Partial<Thing> = {}): Thing {
+  return {
+    id,
+    name: id,
+    system: 'clothes',
+    quantity: 1,
+    massG: 200,
+    massSource: 'kitchen scale',
+    volumeMl: 950,
+    volumeSource: 'tape',
+    form: { kind: 'soft', looseMl: 950 },
+    waterMl: 0,
+    call: 'camp',
+    dry: 'does not care',
+    inDrySack: false,
+    carry: 'bike',
+    need: 'should',
+    provides: [],
+    ...change,
+  };
+}
+
+export function sampleBag(
+  id: string,
+  place: Place,
+  compartment: Partial<Compartment> = {},
+  bag: Partial<Bag> = {},
+): Bag {
+  const { form, reach, weather } = PLACE_DEFAULTS[place];
+  return {
+    id,
+    name: id,
+    place,
+    side: 'middle' as Side,
+    massG: 0,
+    massSource: 'kitchen scale',
+    limitG: 5000,
+    compartments: [
+      {
+        id: `${id}-main`,
+        name: 'main',
+        solid: DEFAULT_SOLIDS[form],
+        statedMl: null,
+        limitG: null,
+        reach,
+        weather,
+        ...compartment,
+      },
+    ],
+    ...bag,
+  };
+}
+
+export function samplePlan(change: Partial<Plan> = {}): Plan {
+  return {
+    ...emptyPlan('Sample'),
+    bike: {
+      id: 'bike',
+      name: 'Bike',
+      massG: 13_000,
+      massSource: 'kitchen scale',
+      greatestTotalG: null,
+      geometry: DEFAULT_GEOMETRY,
+    },
+    ...change,
+  };
+}
+
+/** Puts things in compartments: `{ quilt: 'seat-main' }`. */
+export const loaded = (plan: Plan, where: Record<string, string>): Plan => ({
+  ...plan,
+  load: plan.things.flatMap((thing) =>
+    where[thing.id] ? [{ thingId: thing.id, to: { compartmentId: where[thing.id]! }, pinned: false }] : [],
+  ),
+});
+
+const pick = <Item>(random: Random, items: readonly Item[]): Item =>
+  items[Math.floor(random() * items.length)]!;
+
+/** A random kit of `n` things in plausible sizes: many small, few large. */
+export function randomThings(random: Random, n: number): Thing[] {
+  return Array.from({ length: n }, (_, i) => {
+    const volumeMl = Math.round(40 * Math.exp(random() * 4.2));
+    const kind = random() < 0.5 ? 'soft' : pick(random, FORM_KINDS);
+    return sampleThing(`thing-${i}`, {
+      system: pick(random, SYSTEMS),
+      massG: Math.round(volumeMl * (0.15 + 0.7 * random()) + 10),
+      volumeMl,
+      form: guessForm(kind, volumeMl),
+      call: pick(random, CALLS),
+      dry: pick(random, DRYNESS),
+      inDrySack: random() < 0.2,
+      need: pick(random, NEEDS),
+    });
+  });
+}
