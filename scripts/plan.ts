@@ -1,0 +1,58 @@
+// npm run -s plan -- [--load] [--seed N] FILE.json: a plan judged without a browser, as JSON.
+import { readFileSync, statSync } from 'node:fs';
+import { parseArgs } from 'node:util';
+import { parsePlanFile } from '@/core/formats/planFile';
+import { cannotLoad, runLoader } from '@/core/load/loader';
+import { applyEdit } from '@/core/plan/apply';
+import { LIMITS } from '@/core/plan/limits';
+import { report } from '@/core/plan/report';
+import { exitOn, Plain } from './lib/say';
+
+function main(): void {
+  const { values, positionals } = parseArgs({
+    allowPositionals: true,
+    options: { load: { type: 'boolean', default: false }, seed: { type: 'string', default: '1' } },
+  });
+  const file = positionals[0];
+  if (!file || positionals.length > 1) {
+    throw new Plain('Usage: npm run -s plan -- [--load] [--seed N] FILE.json');
+  }
+  const plan = readPlanFile(file);
+  if (!values.load) return print(report(plan));
+
+  const obstacle = cannotLoad(plan);
+  if (obstacle) throw new Plain(obstacle);
+  const proposal = runLoader(plan, { seed: Number(values.seed) });
+  const applied = applyEdit(plan, proposal.edit);
+  if (!applied.ok) throw new Plain(applied.error);
+  const { edit: _edit, ...loader } = proposal;
+  print({ ...report(applied.value.plan), placement: applied.value.plan.load, loader });
+}
+
+function readPlanFile(file: string) {
+  let text: string;
+  try {
+    // Looked at before it is read: a file of gigabytes is not a plan.
+    if (statSync(file).size > LIMITS.planFileBytes) {
+      throw new Plain(
+        `${file} is larger than ${LIMITS.planFileBytes / 1024 / 1024} MB; a plan is far smaller.`,
+      );
+    }
+    text = readFileSync(file, 'utf8');
+  } catch (error) {
+    if (error instanceof Plain) throw error;
+    throw new Plain(`${file} cannot be read: ${(error as NodeJS.ErrnoException).code ?? String(error)}.`);
+  }
+  const parsed = parsePlanFile(text);
+  if (!parsed.ok)
+    throw new Plain(`${file} was refused.\n${parsed.error.map((problem) => `  ${problem}`).join('\n')}`);
+  return parsed.value;
+}
+
+const print = (value: unknown): void => void process.stdout.write(`${JSON.stringify(value, null, 2)}\n`);
+
+try {
+  main();
+} catch (error) {
+  exitOn(error);
+}

@@ -1,0 +1,77 @@
+// npm start: everything a rider needs, from a fresh clone to an address to open.
+import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import path from 'node:path';
+import type { Cluster } from './lib/cluster';
+import { ensureBuild } from './lib/build';
+import { openDatabase, prepareDatabase } from './lib/open';
+import { exitOn, say } from './lib/say';
+import { serve, type WebServer } from './lib/server';
+import { isAlive } from './lib/system';
+
+const RUN_FILE = path.join('.data', 'run.json');
+const wantedPort = Number(process.env.PORT) || 3000;
+
+let cluster: Cluster | null = null;
+let server: WebServer | null = null;
+let ending = false;
+
+async function end(code: number): Promise<void> {
+  if (ending) return;
+  ending = true;
+  say('\nStopping. Your data stays.');
+  await server?.stop();
+  cluster?.stop();
+  rmSync(RUN_FILE, { force: true });
+  process.exit(code);
+}
+
+async function main(): Promise<void> {
+  const running = alreadyRunning();
+  if (running) {
+    say(`Gorvin already runs from this folder:\n\n  ${running}\n`);
+    return;
+  }
+  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) process.on(signal, () => void end(0));
+  const claim = (url: string, databaseUrl?: string) => {
+    mkdirSync('.data', { recursive: true, mode: 0o700 });
+    // The database's password stands in it, as in the cluster's own password file: for this user only.
+    writeFileSync(RUN_FILE, JSON.stringify({ pid: process.pid, url, databaseUrl }), { mode: 0o600 });
+  };
+  claim('(it is still starting)');
+
+  const database = await openDatabase();
+  cluster = database.cluster;
+  await prepareDatabase(database.url);
+  await ensureBuild();
+  if (ending) return;
+  server = await serve(database.url, wantedPort);
+  claim(server.url, database.url);
+  if (!server.url.endsWith(`:${wantedPort}`)) say(`Port ${wantedPort} is busy; another one was taken.`);
+  say(`\nGorvin is ready:\n\n  ${server.url}\n\nCtrl-C stops it.`);
+  server.process.once('exit', (code) => {
+    if (!ending) {
+      say(`The web server ended by itself (${code ?? 'killed'}).`);
+      void end(1);
+    }
+  });
+}
+
+/** The address of a run from this folder that is still alive. */
+function alreadyRunning(): string | null {
+  if (!existsSync(RUN_FILE)) return null;
+  try {
+    const { pid, url } = JSON.parse(readFileSync(RUN_FILE, 'utf8')) as { pid: number; url: string };
+    // A process id can have been given to another program since; ours is a Node.js that runs this script.
+    const command = existsSync(`/proc/${pid}/cmdline`) ? readFileSync(`/proc/${pid}/cmdline`, 'utf8') : '';
+    return pid !== process.pid && isAlive(pid) && command.includes('bootstrap.mjs') ? url : null;
+  } catch {
+    return null;
+  }
+}
+
+main().catch(async (error) => {
+  await server?.stop();
+  cluster?.stop();
+  rmSync(RUN_FILE, { force: true });
+  exitOn(error);
+});

@@ -1,0 +1,178 @@
+import fc from 'fast-check';
+import { DEMO_THINGS } from '@/core/demo/kit';
+import { demoPlan } from '@/core/demo/plan';
+import { sampleThing } from '@/core/plan/samples';
+import { matchColumns, understandRows, writeKitCsv, type UnderstoodRow } from './kitCsv';
+import { parsePlanFile, planFileText } from './planFile';
+import { MOST_ROWS, readTable } from './readTable';
+
+const bytes = (text: string) => new TextEncoder().encode(text);
+
+function understand(
+  text: string | Uint8Array,
+  existing = [] as Parameters<typeof understandRows>[3],
+): UnderstoodRow[] {
+  const table = readTable(typeof text === 'string' ? bytes(text) : text);
+  if (!table.ok) throw new Error(table.error);
+  let n = 0;
+  return understandRows(table.value, matchColumns(table.value.header), () => `new-${(n += 1)}`, existing);
+}
+
+describe('reading a kit', () => {
+  test.each([
+    ['commas', 'Item,Weight (oz)\nMug,3\n'],
+    ['semicolons and decimal commas', 'Item;Weight (oz)\nMug;3,0\n'],
+    ['tabs', 'Item\tWeight oz\nMug\t3\n'],
+    ['bars, BOM, CRLF and blank lines', '\ufeffItem|weight [oz]\r\n\r\nMug|3\r\n'],
+  ])('%s, with the unit in the header', (_what, text) => {
+    const [row] = understand(text);
+    expect(row).toMatchObject({ line: 2, name: 'Mug', faults: [] });
+    expect(row!.thing!.massG).toBeCloseTo(85.05, 2);
+    expect(row!.guesses.join()).toMatch(/system: cook.*volume: ≈/);
+  });
+
+  test('a unit in the cell wins over the header; unknown columns are left out', () => {
+    const [row] = understand('name,mass (oz),colour\nQuilt,"1 lb 8 oz",teal\n');
+    expect(row!.thing).toMatchObject({ system: 'sleep', provides: ['warmth'] });
+    expect(row!.thing!.massG).toBeCloseTo(680.39, 2);
+    expect(matchColumns(['name', 'mass (oz)', 'colour']).map((column) => column.field)).toEqual([
+      'name',
+      'mass',
+      null,
+    ]);
+  });
+
+  test('bytes that are not UTF-8 are read as Windows-1252, and it says so', () => {
+    const latin = Uint8Array.from([...bytes('name,mass\nR'), 0xe9, ...bytes('chaud,200\n')]);
+    const table = readTable(latin);
+    expect(table.ok && table.value.notices.join()).toMatch(/not UTF-8/);
+    expect(understand(latin)[0]!.name).toBe('Réchaud');
+  });
+
+  test.each<[string, string, RegExp]>([
+    ['a negative mass', 'name,mass\nMug,-5', /mass: .*below zero/],
+    ['an absurd mass', 'name,mass\nMug,900 kg', /mass: At most 60000 g/],
+    ['a mass that is a formula', 'name,mass\nMug,=1+1', /mass: "=1\+1" is not a mass/],
+    ['a fraction of a piece', 'name,mass,qty\nMug,5,1.5', /quantity: A whole number/],
+    ['nothing to go by', 'name,mass\nMug,', /mass: Neither a mass nor a volume/],
+    ['no name', 'name,mass\n,40', /name: The row has no name/],
+    ['an unknown call', 'name,mass,call\nMug,40,sometimes', /call: "sometimes" is not known. Use riding/],
+    ['a name twice', 'name,mass\nMug,40\nmug,50', /stands in the list twice/],
+    ['a control character', 'name,mass\n"Mu\u0007g",40', /name: A name is one line/],
+  ])('%s is named, with its field', (_what, text, message) => {
+    const faulty = understand(text).at(-1)!;
+    expect(faulty.thing).toBeNull();
+    expect(faulty.faults.map(({ field, message: says }) => `${field}: ${says}`).join()).toMatch(message);
+  });
+
+  test('a faulty row does not keep the good ones out', () => {
+    const rows = understand('name,mass\nMug,40\nPot,-3\nSpoon,12');
+    expect(rows.map((row) => row.thing?.name ?? null)).toEqual(['Mug', null, 'Spoon']);
+  });
+
+  test('a row with a known name changes that thing and keeps what the list does not say', () => {
+    const known = sampleThing('t1', { name: 'Mug', massG: 80, call: 'stop', need: 'nice' });
+    const [row] = understand('name,mass\nmug,95', [known]);
+    expect(row!.thing).toMatchObject({
+      id: 't1',
+      massG: 95,
+      call: 'stop',
+      need: 'nice',
+      volumeMl: known.volumeMl,
+    });
+  });
+
+  test.each<[string, Uint8Array, RegExp]>([
+    ['empty', new Uint8Array(), /empty/],
+    ['only blanks', bytes(' \n\n '), /empty/],
+    ['only a header', bytes('name,mass\n'), /no rows/],
+    ['not text', Uint8Array.from([80, 75, 3, 4, 0, 0, 0, 1]), /not a text table/],
+    ['too large', new Uint8Array(21 * 1024 * 1024), /21 MB/],
+  ])('%s: refused with a reason', (_what, input, message) => {
+    const table = readTable(input);
+    expect(!table.ok && table.error).toMatch(message);
+  });
+
+  test('ten megabytes are read up to a number of rows, which is said', () => {
+    const table = readTable(bytes(`name,mass\n${'A thing of some length,120\n'.repeat(400_000)}`));
+    expect(table.ok && table.value.rows).toHaveLength(MOST_ROWS);
+    expect(table.ok && table.value.notices.join()).toMatch(/first 5000 rows/);
+  });
+});
+
+describe('writing a kit', () => {
+  test('what is written reads back as it was, demo and all', () => {
+    const rows = understand(writeKitCsv(DEMO_THINGS));
+    expect(rows.flatMap((row) => row.faults)).toEqual([]);
+    rows.forEach((row, i) => {
+      const { id: _id, massSource: _mass, volumeSource: _volume, ...thing } = DEMO_THINGS[i]!;
+      expect(row.thing).toMatchObject(thing);
+    });
+  });
+
+  test('no cell of an export begins like a formula', () => {
+    fc.assert(
+      fc.property(fc.constantFrom('=', '+', '-', '@'), fc.string({ maxLength: 20 }), (sign, rest) => {
+        const name = `${sign}${rest.replace(/[^\x20-\x7e]/g, '')}`;
+        const csv = writeKitCsv([sampleThing('t', { name })]);
+        const cell = csv.split('\r\n')[1]!;
+        expect(cell).toMatch(/^"?'/);
+        expect(understand(csv)[0]!.name).toBe(name.trim());
+      }),
+    );
+  });
+});
+
+describe('plan files', () => {
+  test('a plan reads back exactly as it was written', () => {
+    expect(parsePlanFile(planFileText(demoPlan()))).toEqual({ ok: true, value: demoPlan() });
+  });
+
+  const text = planFileText(demoPlan());
+  const changed = (change: (plan: ReturnType<typeof demoPlan>) => unknown) =>
+    JSON.stringify(change(demoPlan()));
+  test.each<[string, string, RegExp]>([
+    ['empty', '', /empty/],
+    ['truncated', text.slice(0, text.length / 2), /breaks off/],
+    ['not JSON', '{"format": gorvin}', /not valid JSON/],
+    ['another format', '{"format":"notes"}', /not a Gorvin plan/],
+    ['a list', '[]', /not a Gorvin plan/],
+    ['a later version', changed((plan) => ({ ...plan, version: 7 })), /later Gorvin .*version 7/],
+    [
+      'deeply nested',
+      `{"format":"gorvin-plan","x":${'['.repeat(100_000)}${']'.repeat(100_000)}}`,
+      /nested 100001 levels/,
+    ],
+    ['50 MB', `"${'x'.repeat(50 * 1024 * 1024)}"`, /larger than 5 MB/],
+    [
+      'an absurd mass',
+      changed((plan) => ({ ...plan, things: [{ ...plan.things[0], massG: 1e9 }] })),
+      /things\[0\]\.massG "Down quilt": At most 60000 g/,
+    ],
+    ['no trip', changed(({ trip: _trip, ...plan }) => plan), /trip/],
+    [
+      'two things with one id',
+      changed((plan) => ({ ...plan, things: [plan.things[0], plan.things[0]] })),
+      /Two things have the id "down-quilt"/,
+    ],
+    [
+      'a load into nowhere',
+      changed((plan) => ({
+        ...plan,
+        load: [{ thingId: 'down-quilt', to: { compartmentId: 'nowhere' }, pinned: false }],
+      })),
+      /compartment "nowhere" that no bag has/,
+    ],
+    [
+      'more things than a plan holds',
+      changed((plan) => ({
+        ...plan,
+        things: Array.from({ length: 1001 }, (_, i) => ({ ...plan.things[0], id: `t${i}` })),
+      })),
+      /At most 1000 things/,
+    ],
+  ])('%s: refused with a reason', (_what, input, message) => {
+    const parsed = parsePlanFile(input);
+    expect(!parsed.ok && parsed.error.join(' ')).toMatch(message);
+  });
+});

@@ -1,0 +1,312 @@
+import Papa from 'papaparse';
+import {
+  CALLS,
+  DRYNESS,
+  FORM_KINDS,
+  formVolumeMl,
+  guessForm,
+  NEEDS,
+  PROVISIONS,
+  SYSTEMS,
+  thingSchema,
+  type Form,
+  type FormKind,
+  type Provides,
+  type System,
+  type Thing,
+} from '@/core/kit/thing';
+import { parseQuantity, readNumber, unitSize } from '@/core/units/parse';
+import { densityGPerL, guessProvides, guessSystem } from '@/core/kit/guess';
+import { FIELD_SYNONYMS, FIELD_UNITS, KIT_FIELDS, type KitField } from './kitFields';
+import type { Table } from './readTable';
+
+/** What a column is taken to mean; the rider can change it before anything is saved. */
+export interface ColumnMatch {
+  header: string;
+  field: KitField | null;
+  /** Unit named in the header, "mass (oz)"; for the field's own unit, null. */
+  unit: string | null;
+}
+
+/** A row as it was understood: a thing when it can be taken, faults when not, and what had to be guessed. */
+export interface UnderstoodRow {
+  line: number;
+  name: string;
+  thing: Thing | null;
+  faults: { field: KitField | 'row'; message: string }[];
+  guesses: string[];
+}
+
+const bareWords = (text: string): string =>
+  text
+    .toLowerCase()
+    .replace(/[([{].*?[)\]}]/g, '')
+    .replace(/[^a-z0-9]/g, '');
+
+/**
+ * Proposes what each column means, from its header. No field is proposed twice; the first column wins.
+ *
+ * @example matchColumns(['Item', 'Weight (oz)', 'Colour'])
+ * // [{ field: 'name' }, { field: 'mass', unit: 'oz' }, { field: null }]
+ */
+export function matchColumns(header: readonly string[]): ColumnMatch[] {
+  const taken = new Set<KitField>();
+  return header.map((title) => {
+    const words = bareWords(title);
+    const unit = unitIn(title);
+    const field =
+      KIT_FIELDS.find((candidate) => !taken.has(candidate) && namesOf(candidate).includes(words)) ??
+      // "Weight oz", "mass_g": the unit without brackets.
+      KIT_FIELDS.find(
+        (candidate) =>
+          !taken.has(candidate) &&
+          FIELD_UNITS[candidate] &&
+          namesOf(candidate).some(
+            (name) => words.startsWith(name) && unitFor(candidate, words.slice(name.length)),
+          ),
+      ) ??
+      null;
+    if (!field) return { header: title, field: null, unit: null };
+    taken.add(field);
+    const trailing = namesOf(field)
+      .filter((name) => words.startsWith(name))
+      .map((name) => words.slice(name.length))[0];
+    return { header: title, field, unit: unitFor(field, unit ?? trailing ?? '') };
+  });
+}
+
+const namesOf = (field: KitField): string[] => [bareWords(field), ...FIELD_SYNONYMS[field]];
+const unitIn = (title: string): string | null => /[([{]\s*([^)\]}]+?)\s*[)\]}]/.exec(title)?.[1] ?? null;
+const unitFor = (field: KitField, unit: string): string | null => {
+  const measure = FIELD_UNITS[field];
+  return measure && unit && unitSize(measure.dimension, unit) !== null ? unit : null;
+};
+
+/**
+ * Understands every row by the given columns. A row with a fault gives no thing; the others can still be taken.
+ *
+ * @param makeId hands out an id for each new thing
+ * @param existing things whose rows of the same name change them instead of adding another
+ */
+export function understandRows(
+  table: Table,
+  columns: readonly ColumnMatch[],
+  makeId: () => string,
+  existing: readonly Thing[] = [],
+): UnderstoodRow[] {
+  const byName = new Map(existing.map((thing) => [thing.name.toLowerCase(), thing]));
+  const seen = new Set<string>();
+  return table.rows.map(({ line, cells }) => {
+    const row = understandRow(line, cells, columns, makeId, byName);
+    const key = row.name.toLowerCase();
+    if (row.thing && seen.has(key)) {
+      return {
+        ...row,
+        thing: null,
+        faults: [
+          {
+            field: 'name',
+            message: `"${row.name}" stands in the list twice. Give one another name, or add up the quantity.`,
+          },
+        ],
+      };
+    }
+    seen.add(key);
+    return row;
+  });
+}
+
+function understandRow(
+  line: number,
+  cells: readonly string[],
+  columns: readonly ColumnMatch[],
+  makeId: () => string,
+  byName: ReadonlyMap<string, Thing>,
+): UnderstoodRow {
+  const faults: UnderstoodRow['faults'] = [];
+  const guesses: string[] = [];
+  const cell = (field: KitField): string => {
+    const index = columns.findIndex((column) => column.field === field);
+    return index < 0 ? '' : (cells[index] ?? '');
+  };
+  const fault = (field: KitField | 'row', message: string): void => void faults.push({ field, message });
+  const measured = (field: KitField): number | null => {
+    const text = cell(field);
+    const measure = FIELD_UNITS[field];
+    if (text === '' || !measure) return null;
+    const unit = columns.find((column) => column.field === field)?.unit ?? measure.bare;
+    const parsed = parseQuantity(text, measure.dimension, unit);
+    if (!parsed.ok) fault(field, parsed.error);
+    else if (parsed.value < 0)
+      fault(field, `"${text}" is below zero. Write the ${field} as a positive figure.`);
+    else return parsed.value;
+    return null;
+  };
+  const choice = <Value extends string>(
+    field: KitField,
+    values: readonly Value[],
+    other: Record<string, Value>,
+  ) => {
+    const text = cell(field).toLowerCase();
+    if (text === '') return null;
+    const value = values.find((candidate) => candidate === text) ?? other[text];
+    if (!value) fault(field, `"${text.slice(0, 30)}" is not known. Use ${values.join(', ')}.`);
+    return value ?? null;
+  };
+
+  const name = cell('name');
+  const known = byName.get(name.toLowerCase());
+  if (name === '') fault('name', 'The row has no name.');
+  const system = choice<System>('system', SYSTEMS, {}) ?? known?.system ?? null;
+  const massCell = measured('mass');
+  const waterMl = measured('water') ?? known?.waterMl ?? 0;
+  const sides = { length: measured('length'), width: measured('width'), height: measured('height') };
+  const volumeCell = measured('volume');
+  const loose = measured('loose volume');
+  const kind = choice<FormKind>('form', FORM_KINDS, { round: 'cylinder', square: 'box', stuff: 'soft' });
+  const call = choice('call', CALLS, { 'in the saddle': 'riding', 'at a stop': 'stop', 'at camp': 'camp' });
+  const dry = choice('stay dry', DRYNESS, {
+    yes: 'must',
+    true: 'must',
+    no: 'does not care',
+    false: 'does not care',
+  });
+  const sack = choice<'yes' | 'no'>('dry sack', ['yes', 'no'], {
+    true: 'yes',
+    false: 'no',
+    '1': 'yes',
+    '0': 'no',
+  });
+  const carry = choice<Thing['carry']>('carry', ['bike', 'worn'], {
+    carried: 'bike',
+    yes: 'worn',
+    true: 'worn',
+    no: 'bike',
+    false: 'bike',
+  });
+  const need = choice('need', NEEDS, { high: 'must', medium: 'should', low: 'nice' });
+  const provides = cell('provides')
+    .split(/[+/&,]|\band\b/)
+    .map((word) => word.trim().toLowerCase())
+    .filter((word): word is string => word !== '');
+  for (const word of provides) {
+    if (!PROVISIONS.includes(word as Provides))
+      fault('provides', `"${word.slice(0, 30)}" is not known. Use ${PROVISIONS.join(', ')}.`);
+  }
+  const quantityText = cell('quantity');
+  const quantity = quantityText === '' ? (known?.quantity ?? 1) : readNumber(quantityText);
+  if (quantity === null) fault('quantity', `"${quantityText.slice(0, 30)}" is not a number of pieces.`);
+
+  const guessedSystem = system ?? guessSystem(name);
+  if (!system) guesses.push(`system: ${guessedSystem}`);
+  const form = formFrom(kind ?? known?.form.kind ?? null, sides, known?.form ?? null);
+  let volumeMl = volumeCell ?? (form && formVolumeMl(form)) ?? known?.volumeMl ?? null;
+  let massG = massCell ?? known?.massG ?? null;
+  if (massG === null && volumeMl === null) {
+    if (!faults.some(({ field }) => field === 'mass' || field === 'volume')) {
+      fault('mass', 'Neither a mass nor a volume is given. One of them is needed.');
+    }
+  } else if (volumeMl === null) {
+    volumeMl = Math.round((massG! / densityGPerL(guessedSystem)) * 1000);
+    guesses.push(`volume: ≈ ${volumeMl} ml from its mass`);
+  } else if (massG === null) {
+    massG = Math.round((volumeMl / 1000) * densityGPerL(guessedSystem));
+    guesses.push(`mass: ≈ ${massG} g from its volume`);
+  }
+  if (faults.length > 0 || massG === null || volumeMl === null || quantity === null) {
+    return { line, name, thing: null, faults, guesses };
+  }
+
+  if (!form && !kind) guesses.push('form: soft');
+  const shape = form ?? guessForm(kind ?? 'soft', volumeMl);
+  const candidate: Thing = {
+    id: known?.id ?? makeId(),
+    name,
+    system: guessedSystem,
+    quantity,
+    massG,
+    massSource: massCell === null && known ? known.massSource : massCell === null ? 'estimate' : 'label',
+    volumeMl,
+    volumeSource: volumeCell === null && known ? known.volumeSource : 'estimate',
+    form:
+      shape.kind === 'soft' && loose !== null ? { kind: 'soft', looseMl: Math.max(loose, volumeMl) } : shape,
+    waterMl,
+    call: call ?? known?.call ?? 'camp',
+    dry: dry ?? known?.dry ?? 'does not care',
+    inDrySack: sack ? sack === 'yes' : (known?.inDrySack ?? false),
+    carry: carry ?? known?.carry ?? 'bike',
+    need: need ?? known?.need ?? 'should',
+    // Guessed from the name only where the list has no such column: an empty cell means none.
+    provides: columns.some((column) => column.field === 'provides')
+      ? (provides as Provides[])
+      : (known?.provides ?? guessProvides(name)),
+  };
+  const checked = thingSchema.safeParse(candidate);
+  if (!checked.success) {
+    for (const issue of checked.error.issues) fault(fieldOf(String(issue.path[0])), issue.message);
+    return { line, name, thing: null, faults, guesses };
+  }
+  return { line, name, thing: checked.data, faults, guesses };
+}
+
+const fieldOf = (key: string): KitField | 'row' =>
+  (
+    ({
+      massG: 'mass',
+      volumeMl: 'volume',
+      waterMl: 'water',
+      name: 'name',
+      quantity: 'quantity',
+      form: 'form',
+    }) as const
+  )[key] ?? 'row';
+
+type Sides = { length: number | null; width: number | null; height: number | null };
+
+/** A form from its kind and measures, or null where the measures do not make one. */
+function formFrom(kind: FormKind | null, { length, width, height }: Sides, known: Form | null): Form | null {
+  if (length === null) return kind === null || kind === known?.kind ? known : null;
+  if (kind === 'soft') return null;
+  if (kind === 'cylinder' || kind === 'long')
+    return width === null ? null : { kind, lengthMm: length, diameterMm: width };
+  if (width === null || height === null) return null;
+  return { kind: kind ?? 'box', lengthMm: length, widthMm: width, heightMm: height };
+}
+
+const number = (value: number): string => String(Math.round(value * 100) / 100);
+
+/**
+ * The kit as CSV, UTF-8 with a byte order mark so that spreadsheets read accents. Cells that a spreadsheet
+ * would run as a formula begin with an apostrophe; reading takes it off again.
+ */
+export function writeKitCsv(things: readonly Thing[]): string {
+  const header = KIT_FIELDS.map((field) => {
+    const measure = FIELD_UNITS[field];
+    return measure ? `${field} (${measure.bare})` : field;
+  });
+  const rows = things.map((thing) => {
+    const { form } = thing;
+    const width = 'diameterMm' in form ? form.diameterMm : 'widthMm' in form ? form.widthMm : null;
+    const cells: Record<KitField, string> = {
+      name: thing.name,
+      system: thing.system,
+      quantity: String(thing.quantity),
+      mass: number(thing.massG),
+      volume: number(thing.volumeMl),
+      'loose volume': form.kind === 'soft' ? number(form.looseMl) : '',
+      form: form.kind,
+      length: form.kind === 'soft' ? '' : number(form.lengthMm),
+      width: width === null ? '' : number(width),
+      height: 'heightMm' in form ? number(form.heightMm) : '',
+      call: thing.call,
+      'stay dry': thing.dry,
+      'dry sack': thing.inDrySack ? 'yes' : 'no',
+      carry: thing.carry,
+      need: thing.need,
+      provides: thing.provides.join(' and '),
+      water: number(thing.waterMl),
+    };
+    return KIT_FIELDS.map((field) => cells[field]);
+  });
+  return `\ufeff${Papa.unparse([header, ...rows], { escapeFormulae: true, newline: '\r\n' })}\r\n`;
+}

@@ -1,0 +1,84 @@
+import type { Provides, System, Thing } from './thing';
+import { guessForm } from './thing';
+
+/**
+ * Words that suggest a system. A guess is always shown as one, and the rider corrects it; the list only saves
+ * typing. Order matters: the first match wins.
+ */
+const SYSTEM_WORDS: readonly [RegExp, System][] = [
+  [/\b(first aid|plaster|bandage|blister|foil blanket|medic\w*|tick)\b/, 'first aid'],
+  [/\b(water|bottle|flask|bladder|filter|purif\w*)\b/, 'water'],
+  [/\b(quilt|sleeping|mat|pillow|liner|bag liner)\b/, 'sleep'],
+  [/\b(tent|tarp|bivvy|hammock|pegs?|poles?|ground ?sheet|guy ?lines?)\b/, 'shelter'],
+  [/\b(stove|pot|pan|gas|canister|burner|spoon|mug|lighter|matches|cook\w*|coffee)\b/, 'cook'],
+  [/\b(food|dinner|breakfast|oats|bars?|nuts|chocolate|bread|cheese|snacks?|chews|gels?)\b/, 'food'],
+  [/\b(tool\w*|multitool|pump|tube|patch|plug|chain|pads|levers?|tape|ties|lock|oil|spare)\b/, 'tools'],
+  [/\b(tooth\w*|soap|towel|wash|trowel|sun ?cream|paper|wipes)\b/, 'hygiene'],
+  [/\b(light|torch|lamp|phone|power ?bank|charger|cable|battery|camera|beacon|headlamp)\b/, 'electronics'],
+  [/\b(map|cards?|cash|ticket|passport|papers?|permit)\b/, 'papers'],
+  [/\b(chair|book|paperback|speaker|games?)\b/, 'luxuries'],
+  [
+    /\b(jacket|shirt|shorts|socks?|gloves|hat|trousers|vest|leggings|shoes|underwear|fleece|cap)\b/,
+    'clothes',
+  ],
+];
+
+const PROVIDES_WORDS: readonly [RegExp, Provides][] = [
+  [/\b(quilt|sleeping bag|down jacket|insulated jacket)\b/, 'warmth'],
+  [/\b(light|torch|lamp|headlamp)\b(?!.*\b(lock|chair|weight)\b)/, 'light'],
+  [/\b(multitool|pump|tube|patch|plugs?)\b/, 'repair'],
+];
+
+/** @example guessSystem('Down quilt') // 'sleep' */
+export const guessSystem = (name: string): System =>
+  SYSTEM_WORDS.find(([words]) => words.test(name.toLowerCase()))?.[1] ?? 'luxuries';
+
+/** @example guessProvides('Head torch') // ['light'] */
+export const guessProvides = (name: string): Provides[] =>
+  PROVIDES_WORDS.filter(([words]) => words.test(name.toLowerCase())).map(([, provides]) => provides);
+
+/**
+ * Packed density in grams a litre that things of a system usually have, for estimating the one of mass and
+ * volume that is missing. From the demo kit's own figures, rounded; good to about a factor of two, which is why
+ * whatever comes of it is marked an estimate.
+ */
+const DENSITY: Record<System, number> = {
+  sleep: 180,
+  shelter: 400,
+  clothes: 350,
+  cook: 300,
+  food: 500,
+  water: 120,
+  tools: 900,
+  'first aid': 300,
+  hygiene: 250,
+  electronics: 900,
+  papers: 400,
+  luxuries: 300,
+};
+export const densityGPerL = (system: System): number => DENSITY[system];
+
+/** A new thing of which only the name, and perhaps mass or volume, is known; the rest is guessed and says so. */
+export function newThing(id: string, name: string, massG: number | null, volumeMl: number | null): Thing {
+  const system = guessSystem(name);
+  const mass = massG ?? Math.round(((volumeMl ?? 500) / 1000) * densityGPerL(system));
+  const volume = volumeMl ?? Math.round((mass / densityGPerL(system)) * 1000);
+  return {
+    id,
+    name,
+    system,
+    quantity: 1,
+    massG: mass,
+    massSource: massG === null ? 'estimate' : 'kitchen scale',
+    volumeMl: volume,
+    volumeSource: 'estimate',
+    form: guessForm('soft', volume),
+    waterMl: 0,
+    call: 'camp',
+    dry: 'does not care',
+    inDrySack: false,
+    carry: 'bike',
+    need: 'should',
+    provides: guessProvides(name),
+  };
+}

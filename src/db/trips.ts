@@ -1,0 +1,49 @@
+import type { Client } from './pool';
+
+export interface TripSummary {
+  id: string;
+  name: string;
+  startDate: string | null;
+  nights: number;
+  things: number;
+  loaded: number;
+}
+
+/** The account's trips, the one last worked on first. */
+export async function listTrips(client: Client, accountId: string): Promise<TripSummary[]> {
+  const { rows } = await client.query<TripSummary>(
+    `select id, name, to_char(start_date, 'YYYY-MM-DD') as "startDate", nights,
+            (select count(*)::int from trip_thing
+              where trip_thing.account_id = trip.account_id and trip_id = trip.id) as things,
+            (select count(*)::int from load_entry
+              where load_entry.account_id = trip.account_id and trip_id = trip.id and compartment_id is not null) as loaded
+       from trip where account_id = $1 order by updated_at desc, id`,
+    [accountId],
+  );
+  return rows;
+}
+
+/** Removes a trip, then the bikes, bags and things no other trip uses. Returns false when there was none. */
+export async function deleteTrip(client: Client, accountId: string, tripId: string): Promise<boolean> {
+  const { rowCount } = await client.query(`delete from trip where account_id = $1 and id = $2`, [
+    accountId,
+    tripId,
+  ]);
+  if (!rowCount) return false;
+  await client.query(
+    `delete from bag where account_id = $1 and not exists
+       (select from trip_bag where trip_bag.account_id = $1 and trip_bag.bag_id = bag.id)`,
+    [accountId],
+  );
+  await client.query(
+    `delete from thing where account_id = $1 and not exists
+       (select from trip_thing where trip_thing.account_id = $1 and trip_thing.thing_id = thing.id)`,
+    [accountId],
+  );
+  await client.query(
+    `delete from bike where account_id = $1 and not exists
+       (select from trip where trip.account_id = $1 and trip.bike_id = bike.id)`,
+    [accountId],
+  );
+  return true;
+}
