@@ -24,10 +24,16 @@ const wanted = createHash('sha256')
   .digest('hex');
 if (!existsSync(stamp) || readFileSync(stamp, 'utf8') !== wanted) {
   console.error('Installing packages …');
-  const install = spawnSync('npm', ['ci', '--no-audit', '--no-fund', '--loglevel', 'error'], {
-    stdio: ['ignore', 2, 2],
-    shell: process.platform === 'win32',
-  });
+  // `npm ci` wants every platform's optional binaries in the lock file, and refuses where a registry serves only
+  // some platforms. `npm install --no-save` takes the locked versions just the same and writes no file.
+  const install = spawnSync(
+    'npm',
+    ['install', '--no-save', '--no-audit', '--no-fund', '--loglevel', 'error'],
+    {
+      stdio: ['ignore', 2, 2],
+      shell: process.platform === 'win32',
+    },
+  );
   if (install.status !== 0) {
     console.error(
       'The packages could not be installed. Is the package registry reachable? Run this again then.',

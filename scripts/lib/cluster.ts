@@ -45,7 +45,7 @@ export async function startCluster(purpose: 'app' | 'test'): Promise<Cluster> {
       encoding: 'utf8',
       // pg_ctl hands its output on to the server, which would hold a pipe open for as long as it runs.
       stdio: program === 'pg_ctl' ? 'ignore' : 'pipe',
-      env: { PATH: process.env.PATH, LANG: 'C.UTF-8', LC_ALL: 'C.UTF-8', HOME: home },
+      env: { NODE_ENV: 'production', PATH: process.env.PATH, LANG: 'C.UTF-8', LC_ALL: 'C.UTF-8', HOME: home },
       ...owner,
     });
   const data = path.join(home, 'cluster');
