@@ -1,0 +1,14 @@
+import { NextResponse } from 'next/server';
+import { z } from 'zod';
+import { handler, readJson } from '@/app/server/api';
+import { database } from '@/app/server/database';
+import { setUnits } from '@/db/accounts';
+
+const bodySchema = z.object({ units: z.enum(['metric', 'imperial']) });
+
+/** Sets the units an account reads in. */
+export const PUT = handler('account', async ({ request, account }) => {
+  const { units } = await readJson(request, bodySchema, 4096);
+  await setUnits(database(), account.id, units);
+  return NextResponse.json({ units });
+});

@@ -1,0 +1,50 @@
+import { randomUUID } from 'node:crypto';
+import { NextResponse } from 'next/server';
+import { z } from 'zod';
+import { handler, readText, Refusal } from '@/app/server/api';
+import { database } from '@/app/server/database';
+import { parsePlanValue } from '@/core/formats/planFile';
+import { nameSchema, idSchema } from '@/core/plan/fields';
+import { LIMITS } from '@/core/plan/limits';
+import { emptyPlan, withFreshIds, type Plan } from '@/core/plan/plan';
+import { insertPlan, readPlan } from '@/db/plans';
+import { transaction } from '@/db/pool';
+
+const bodySchema = z.discriminatedUnion('from', [
+  z.object({ from: z.literal('nothing'), name: nameSchema }),
+  /** Another trip with the same bike, bags and things, which stay one and the same. */
+  z.object({ from: z.literal('trip'), tripId: idSchema, name: nameSchema }),
+  z.object({ from: z.literal('file'), plan: z.unknown() }),
+]);
+
+/** Makes a trip: empty, like another one, or from a plan file. */
+export const POST = handler('make trip', async ({ request, account }) => {
+  let data: unknown;
+  try {
+    data = JSON.parse(await readText(request, LIMITS.planFileBytes + 1024));
+  } catch (error) {
+    if (error instanceof Refusal) throw error;
+    throw new Refusal(400, 'The request is not valid JSON.');
+  }
+  const body = bodySchema.safeParse(data);
+  if (!body.success) throw new Refusal(422, body.error.issues[0]?.message ?? 'The request was not understood.');
+  const wish = body.data;
+  const tripId = randomUUID();
+  await transaction(database(), async (client) => {
+    let plan: Plan;
+    if (wish.from === 'nothing') {
+      plan = emptyPlan(wish.name);
+    } else if (wish.from === 'trip') {
+      const like = await readPlan(client, account.id, wish.tripId);
+      if (!like) throw new Refusal(404, 'The trip to start from is no longer there.');
+      plan = { ...like.plan, trip: { ...like.plan.trip, name: wish.name }, load: [] };
+    } else {
+      const parsed = parsePlanValue(wish.plan);
+      if (!parsed.ok) throw new Refusal(422, 'The plan file was refused.', { problems: parsed.error });
+      // What the file names becomes this account's own, under ids of its own.
+      plan = withFreshIds(parsed.value, randomUUID);
+    }
+    await insertPlan(client, account.id, tripId, plan);
+  });
+  return NextResponse.json({ tripId }, { status: 201 });
+});

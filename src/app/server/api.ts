@@ -1,0 +1,116 @@
+import { NextResponse, type NextRequest } from 'next/server';
+import type { z } from 'zod';
+import type { Account } from '@/db/accounts';
+import { log } from './log';
+import { currentAccount } from './session';
+
+/** An answer other than success, with a sentence for the rider. */
+export class Refusal extends Error {
+  constructor(
+    readonly status: number,
+    message: string,
+    readonly details: Record<string, unknown> = {},
+  ) {
+    super(message);
+  }
+}
+
+interface Context<Params> {
+  request: NextRequest;
+  params: Params;
+  account: Account;
+  requestId: string;
+}
+
+/**
+ * Wraps a route handler: signs in, refuses requests from other sites, turns refusals into JSON with a sentence
+ * and anything unexpected into a 500 that says nothing was lost, and writes one log line.
+ */
+export function handler<Params extends Record<string, string>>(
+  name: string,
+  work: (context: Context<Params>) => Promise<NextResponse>,
+) {
+  return async (request: NextRequest, { params }: { params: Promise<Params> }): Promise<NextResponse> => {
+    const started = performance.now();
+    const requestId = request.headers.get('x-request-id') ?? crypto.randomUUID();
+    let response: NextResponse;
+    try {
+      refuseOtherSites(request);
+      const account = await currentAccount();
+      if (!account) throw new Refusal(401, 'You are signed out. Sign in again; what you did is kept in this tab.');
+      response = await work({ request, params: await params, account, requestId });
+    } catch (error) {
+      response = refusal(error, name, requestId);
+    }
+    response.headers.set('x-request-id', requestId);
+    log.info({ requestId, route: name, status: response.status, ms: Math.round(performance.now() - started) });
+    return response;
+  };
+}
+
+export function refusal(error: unknown, route: string, requestId: string): NextResponse {
+  if (error instanceof Refusal) {
+    return NextResponse.json({ error: error.message, ...error.details }, { status: error.status });
+  }
+  log.error({ requestId, route, err: error }, 'unexpected');
+  return NextResponse.json(
+    { error: 'Something failed on the server. Nothing that was saved is lost; it will be tried again.', requestId },
+    { status: 500 },
+  );
+}
+
+/** A browser names the page's own origin on every change it sends; one from elsewhere is refused. */
+export function refuseOtherSites(request: NextRequest): void {
+  if (request.method === 'GET' || request.method === 'HEAD') return;
+  const origin = request.headers.get('origin');
+  const host = request.headers.get('x-forwarded-host') ?? request.headers.get('host');
+  if (!origin || hostOf(origin) !== host) throw new Refusal(403, 'This request did not come from a Gorvin page.');
+}
+
+function hostOf(origin: string): string | null {
+  try {
+    return new URL(origin).host;
+  } catch {
+    return null;
+  }
+}
+
+/** Reads the body as text, up to a number of bytes; a larger one is refused without being read on. */
+export async function readText(request: NextRequest, limit: number): Promise<string> {
+  const tooLarge = () => new Refusal(413, `That is more than ${Math.round(limit / 1024 / 1024)} MB; it was not read.`);
+  if (Number(request.headers.get('content-length') ?? 0) > limit) throw tooLarge();
+  const reader = request.body?.getReader();
+  if (!reader) return '';
+  const chunks: Uint8Array[] = [];
+  let size = 0;
+  for (;;) {
+    const { done, value } = await reader.read();
+    if (done) break;
+    size += value.length;
+    if (size > limit) {
+      await reader.cancel();
+      throw tooLarge();
+    }
+    chunks.push(value);
+  }
+  return Buffer.concat(chunks).toString('utf8');
+}
+
+/** Reads the body as JSON of a schema; what does not suit is refused with the place and the reason. */
+export async function readJson<Schema extends z.ZodType>(
+  request: NextRequest,
+  schema: Schema,
+  limit = 6 * 1024 * 1024,
+): Promise<z.infer<Schema>> {
+  let data: unknown;
+  try {
+    data = JSON.parse(await readText(request, limit));
+  } catch (error) {
+    if (error instanceof Refusal) throw error;
+    throw new Refusal(400, 'The request is not valid JSON.');
+  }
+  const parsed = schema.safeParse(data);
+  if (parsed.success) return parsed.data;
+  const [issue] = parsed.error.issues;
+  throw new Refusal(422, `${issue?.path.join('.') || 'The request'}: ${issue?.message ?? 'not understood'}`);
+}

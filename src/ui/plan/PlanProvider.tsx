@@ -1,0 +1,87 @@
+'use client';
+
+import { createContext, useContext, useEffect, useState, useSyncExternalStore, type ReactNode } from 'react';
+import type { Draft } from '@/core/plan/history';
+import { formatterFor, type Formatter } from '@/core/units/format';
+import type { UnitSystem } from '@/core/units/parse';
+import { PlanStore, type PlanView } from './planStore';
+
+interface Value {
+  store: PlanStore;
+  units: UnitSystem;
+  format: Formatter;
+  setUnits(units: UnitSystem): void;
+}
+
+const PlanContext = createContext<Value | null>(null);
+
+/** Holds one trip's plan for every stage below it. */
+export function PlanProvider(props: {
+  tripId: string;
+  initial: { draft: Draft; revision: number };
+  units: UnitSystem;
+  children: ReactNode;
+}) {
+  const [units, setUnits] = useState(props.units);
+  const [store] = useState(() => {
+    const key = `gorvin:unsaved:${props.tripId}`;
+    return new PlanStore(props.tripId, props.initial, props.units, {
+      fetch: (url, init) => fetch(url, init),
+      later: (run, ms) => {
+        const timer = setTimeout(run, ms);
+        return () => clearTimeout(timer);
+      },
+      // Of this tab alone: two tabs that are both offline must not take over each other's changes.
+      keep: {
+        get: () => sessionStorage.getItem(key),
+        set: (text) => (text === null ? sessionStorage.removeItem(key) : sessionStorage.setItem(key, text)),
+      },
+      makeId: () => crypto.randomUUID(),
+    });
+  });
+
+  useEffect(() => {
+    store.start();
+    const online = () => void store.flush();
+    const leaving = (event: BeforeUnloadEvent) => {
+      if (store.getView().unsaved > 0) event.preventDefault();
+    };
+    window.addEventListener('online', online);
+    window.addEventListener('beforeunload', leaving);
+    return () => {
+      store.stop();
+      window.removeEventListener('online', online);
+      window.removeEventListener('beforeunload', leaving);
+    };
+  }, [store]);
+
+  const changeUnits = (next: UnitSystem) => {
+    setUnits(next);
+    store.setUnits(next);
+    // Only how figures are shown; should it not reach the server, the next choice does.
+    void fetch('/api/account', {
+      method: 'PUT',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ units: next }),
+    }).catch(() => undefined);
+  };
+
+  return (
+    <PlanContext value={{ store, units, format: formatterFor(units), setUnits: changeUnits }}>
+      {props.children}
+    </PlanContext>
+  );
+}
+
+export function usePlanContext(): Value {
+  const value = useContext(PlanContext);
+  if (!value) throw new Error('usePlan is used outside a PlanProvider.');
+  return value;
+}
+
+/** The plan, its evaluation, and what can be done with it. */
+export function usePlan(): PlanView & Value {
+  const value = usePlanContext();
+  const view = useSyncExternalStore(value.store.subscribe, value.store.getView, value.store.getView);
+  return { ...view, ...value };
+}

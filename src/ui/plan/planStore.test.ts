@@ -1,0 +1,150 @@
+import { demoPlan } from '@/core/demo/plan';
+import type { Edit } from '@/core/plan/edit';
+import { changeDraft, type Change, type Draft } from '@/core/plan/history';
+import { PlanStore, type Surroundings } from './planStore';
+
+const leave = (thingId: string): Edit => ({ kind: 'place', moves: [{ thingId, to: 'home' }] });
+
+/** A server in memory with the same rules as the real one, which can be made to fail. */
+class FakeServer {
+  draft: Draft = { plan: demoPlan(), done: [], undone: [] };
+  revision = 0;
+  failure: 'none' | 'down' | 'error' | 'answer lost' = 'none';
+  timers: (() => void)[] = [];
+  kept: string | null = null;
+  private ids = 0;
+
+  surroundings(): Surroundings {
+    return {
+      fetch: async (url, init) => this.answer(url, init),
+      later: (run) => {
+        this.timers.push(run);
+        return () => (this.timers = this.timers.filter((timer) => timer !== run));
+      },
+      keep: { get: () => this.kept, set: (text) => (this.kept = text) },
+      makeId: () => `change-${(this.ids += 1)}`,
+    };
+  }
+
+  private answer(url: string, init?: RequestInit): Response {
+    if (this.failure === 'down') throw new TypeError('failed to fetch');
+    if (this.failure === 'error') return Response.json({ error: 'broken' }, { status: 500 });
+    if (!url.endsWith('/changes')) return Response.json({ draft: this.draft, revision: this.revision });
+    const { revision, change } = JSON.parse(String(init?.body)) as { revision: number; change: Change };
+    if (this.draft.done.some((step) => step.id === change.id)) return Response.json({ revision: this.revision });
+    if (revision !== this.revision) return Response.json({ error: 'stale', since: ['Else'] }, { status: 409 });
+    this.take(change);
+    if (this.failure === 'answer lost') throw new TypeError('connection reset');
+    return Response.json({ revision: this.revision });
+  }
+
+  take(change: Change): void {
+    const next = changeDraft(this.draft, change);
+    if (!next.ok) throw new Error(next.error);
+    this.draft = next.value;
+    this.revision += 1;
+  }
+
+  open(): PlanStore {
+    const store = new PlanStore('t', { draft: this.draft, revision: this.revision }, 'metric', this.surroundings());
+    store.start();
+    return store;
+  }
+}
+
+const settle = async () => {
+  for (let i = 0; i < 20; i += 1) await Promise.resolve();
+  await new Promise<void>((resolve) => setImmediate(resolve));
+};
+const homeIds = (plan: Draft['plan']) => plan.load.filter((entry) => entry.to === 'home').map((entry) => entry.thingId);
+
+test('an edit shows at once, and is on the server soon after; undo and redo follow', async () => {
+  const server = new FakeServer();
+  const store = server.open();
+  expect(store.edit(leave('paperback'))).toBe(true);
+  expect(homeIds(store.getView().draft.plan)).toEqual(['paperback']);
+  expect(store.getView().save.kind).toBe('saving');
+  store.undo();
+  store.redo();
+  await settle();
+  expect(store.getView()).toMatchObject({ save: { kind: 'saved' }, unsaved: 0 });
+  expect(server.revision).toBe(3);
+  expect(server.draft.plan).toEqual(store.getView().draft.plan);
+});
+
+test.each(['down', 'error'] as const)('while the server is %s, edits are kept, said to be unsaved, and sent later', async (failure) => {
+  const server = new FakeServer();
+  const store = server.open();
+  server.failure = failure;
+  store.edit(leave('paperback'));
+  store.edit(leave('pillow'));
+  await settle();
+  expect(store.getView()).toMatchObject({ save: { kind: 'waiting' }, unsaved: 2 });
+  server.failure = 'none';
+  server.timers.splice(0).forEach((run) => run());
+  await settle();
+  expect(store.getView()).toMatchObject({ save: { kind: 'saved' }, unsaved: 0 });
+  expect(homeIds(server.draft.plan)).toEqual(['pillow', 'paperback']);
+});
+
+test('what was not saved survives a reload of the tab, and a lost answer does not do it twice', async () => {
+  const server = new FakeServer();
+  server.failure = 'answer lost';
+  const first = server.open();
+  first.edit(leave('paperback'));
+  first.edit(leave('pillow'));
+  await settle();
+  expect(server.revision).toBe(1);
+  first.stop();
+  server.failure = 'none';
+  const second = server.open();
+  expect(homeIds(second.getView().draft.plan).sort()).toEqual(['paperback', 'pillow']);
+  await settle();
+  expect(server.revision).toBe(2);
+  expect(second.getView().unsaved).toBe(0);
+  expect(server.kept).toBeNull();
+});
+
+test('a stale tab is told, keeps its change, and can put it on top or let it go', async () => {
+  for (const keepMine of [true, false]) {
+    const server = new FakeServer();
+    const store = server.open();
+    server.take({ id: 'elsewhere', op: 'edit', edit: leave('pillow') });
+    store.edit(leave('paperback'));
+    await settle();
+    expect(store.getView()).toMatchObject({ save: { kind: 'stale', since: ['Else'] }, unsaved: 1 });
+    expect(server.revision).toBe(1);
+    await store.reload(keepMine);
+    await settle();
+    expect(homeIds(store.getView().draft.plan).sort()).toEqual(keepMine ? ['paperback', 'pillow'] : ['pillow']);
+    expect(server.draft.plan).toEqual(store.getView().draft.plan);
+  }
+});
+
+test('an edit that no longer suits after a reload is named, and the others are kept', async () => {
+  const server = new FakeServer();
+  const store = server.open();
+  server.take({ id: 'elsewhere', op: 'edit', edit: { kind: 'remove things', ids: ['paperback'] } });
+  store.edit(leave('paperback'));
+  store.edit(leave('pillow'));
+  await settle();
+  await store.reload(true);
+  await settle();
+  expect(store.getView().problem).toMatch(/left at home.*no longer in this kit/);
+  expect(homeIds(server.draft.plan)).toEqual(['pillow']);
+});
+
+test('what cannot be done says so and changes nothing', () => {
+  const store = new FakeServer().open();
+  expect(store.undo()).toBe(false);
+  expect(store.getView()).toMatchObject({ problem: 'There is nothing to undo.', unsaved: 0 });
+});
+
+test('differences are against the state before the last step', async () => {
+  const server = new FakeServer();
+  const store = server.open();
+  expect(store.getView().before).toBeNull();
+  store.edit({ kind: 'place', moves: [{ thingId: 'paperback', to: { compartmentId: 'seat-pack-main' } }] });
+  const { evaluation, before } = store.getView();
+  expect(evaluation.totals.thingsG - before!.totals.thingsG).toBe(176);
+});

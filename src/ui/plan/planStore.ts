@@ -1,0 +1,297 @@
+import { applyEdit } from '@/core/plan/apply';
+import { editLabel, type Edit } from '@/core/plan/edit';
+import { evaluate, type Evaluation } from '@/core/plan/evaluate';
+import { changeDraft, type Change, type Draft } from '@/core/plan/history';
+import type { Plan } from '@/core/plan/plan';
+import { formatterFor } from '@/core/units/format';
+import type { UnitSystem } from '@/core/units/parse';
+
+/** Where the plan stands with the server. */
+export type SaveState =
+  | { kind: 'saved' }
+  | { kind: 'saving' }
+  /** Not saved yet; tried again by itself. */
+  | { kind: 'waiting'; reason: string }
+  /** Changed elsewhere; the rider decides what becomes of what is not saved. */
+  | { kind: 'stale'; since: string[] }
+  | { kind: 'signed out' };
+
+export interface PlanView {
+  draft: Draft;
+  evaluation: Evaluation;
+  /** The evaluation before the last step, for differences; null when there is no step. */
+  before: Evaluation | null;
+  save: SaveState;
+  /** Changes not yet on the server. */
+  unsaved: number;
+  /** The last thing that could not be done, as a sentence; cleared by the next change. */
+  problem: string | null;
+}
+
+/** What the store asks of the world; tests hand in their own. */
+export interface Surroundings {
+  fetch: (url: string, init?: RequestInit) => Promise<Response>;
+  /** Calls back later; returns what takes the call back. */
+  later: (run: () => void, ms: number) => () => void;
+  /** Outlives a reload of this tab. */
+  keep: { get(): string | null; set(text: string | null): void };
+  makeId: () => string;
+}
+
+interface Kept {
+  revision: number;
+  changes: Change[];
+}
+
+const FIRST_RETRY_MS = 1000;
+const LONGEST_RETRY_MS = 30_000;
+
+/**
+ * A plan as one tab sees it. Every change shows at once and is queued; the queue goes to the server one by one,
+ * each against the revision the one before it gave. What the server does not take stays in the queue, across
+ * reloads too, until it is saved or the rider lets it go.
+ */
+export class PlanStore {
+  private saved: { draft: Draft; revision: number };
+  private queue: Change[] = [];
+  private draft: Draft;
+  private save: SaveState = { kind: 'saved' };
+  private problem: string | null = null;
+  private sending = false;
+  private failures = 0;
+  private cancelRetry: () => void = () => undefined;
+  private listeners = new Set<() => void>();
+  private evaluated: { plan: Plan; units: UnitSystem; evaluation: Evaluation; before: Evaluation | null } | null = null;
+  private view: PlanView;
+
+  constructor(
+    readonly tripId: string,
+    initial: { draft: Draft; revision: number },
+    private units: UnitSystem,
+    private readonly surroundings: Surroundings,
+  ) {
+    this.saved = initial;
+    this.draft = initial.draft;
+    this.view = this.makeView();
+  }
+
+  readonly subscribe = (listener: () => void): (() => void) => {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  };
+  readonly getView = (): PlanView => this.view;
+
+  /** Takes up what an earlier life of this tab could not save. Call once in the browser. */
+  start(): void {
+    const kept = this.readKept();
+    if (!kept) return;
+    // The answer to a change can have been lost, not the change: the server's history knows it by its id.
+    const taken = new Set([...this.saved.draft.done, ...this.saved.draft.undone].map((step) => step.id));
+    const open = kept.changes.filter((change) => !taken.has(change.id));
+    const moved = kept.changes.length - open.length;
+    if (open.length === 0) return this.writeKept();
+    this.queue = open;
+    if (kept.revision + moved === this.saved.revision) {
+      this.rebuild();
+      this.changed();
+      void this.flush();
+    } else {
+      this.rebuild();
+      this.save = { kind: 'stale', since: [] };
+      this.changed();
+    }
+  }
+
+  /** Stops timers; what is queued stays kept. */
+  stop(): void {
+    this.cancelRetry();
+  }
+
+  setUnits(units: UnitSystem): void {
+    this.units = units;
+    this.changed();
+  }
+
+  /** Does an edit. Returns false, with `problem` saying why, when it does not suit the plan. */
+  edit(edit: Edit): boolean {
+    return this.take({ id: this.surroundings.makeId(), op: 'edit', edit });
+  }
+  undo(): boolean {
+    return this.take({ id: this.surroundings.makeId(), op: 'undo' });
+  }
+  redo(): boolean {
+    return this.take({ id: this.surroundings.makeId(), op: 'redo' });
+  }
+
+  private take(change: Change): boolean {
+    const next = changeDraft(this.draft, change);
+    if (!next.ok) {
+      this.problem = next.error;
+      this.changed();
+      return false;
+    }
+    this.draft = next.value;
+    this.queue.push(change);
+    this.problem = null;
+    this.writeKept();
+    this.changed();
+    void this.flush();
+    return true;
+  }
+
+  /** Sends the queue, one change after another, until it is empty or something stands in the way. */
+  async flush(): Promise<void> {
+    if (this.sending || this.save.kind === 'stale') return;
+    this.sending = true;
+    this.cancelRetry();
+    try {
+      while (this.queue.length > 0) {
+        if (this.save.kind !== 'waiting') this.setSave({ kind: 'saving' });
+        if (!(await this.send(this.queue[0]!))) return;
+      }
+      this.setSave({ kind: 'saved' });
+    } finally {
+      this.sending = false;
+    }
+  }
+
+  /** Sends one change; true when the next can follow. */
+  private async send(change: Change): Promise<boolean> {
+    let response: Response;
+    let body: { revision?: number; error?: string; since?: string[] };
+    try {
+      response = await this.surroundings.fetch(`/api/trips/${this.tripId}/changes`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ revision: this.saved.revision, change }),
+      });
+      body = (await response.json()) as typeof body;
+    } catch {
+      this.retryLater('Gorvin cannot be reached.');
+      return false;
+    }
+    if (response.ok && body.revision !== undefined) {
+      this.failures = 0;
+      const next = changeDraft(this.saved.draft, change);
+      if (next.ok) this.saved = { draft: next.value, revision: body.revision };
+      this.queue.shift();
+      this.writeKept();
+      this.changed();
+      return true;
+    }
+    if (response.status === 409) {
+      this.setSave({ kind: 'stale', since: body.since ?? [] });
+      return false;
+    }
+    if (response.status === 401) {
+      this.setSave({ kind: 'signed out' });
+      return false;
+    }
+    if (response.status === 422 || response.status === 413) {
+      // The server will never take it; the rest can go on without it.
+      this.queue.shift();
+      this.rebuild();
+      this.problem = `${body.error ?? 'A change was refused.'} It was taken back here.`;
+      this.writeKept();
+      this.changed();
+      return true;
+    }
+    this.retryLater(body.error ?? `The server answered with an error (${response.status}).`);
+    return false;
+  }
+
+  private retryLater(reason: string): void {
+    const wait = Math.min(LONGEST_RETRY_MS, FIRST_RETRY_MS * 2 ** this.failures);
+    this.failures += 1;
+    this.setSave({ kind: 'waiting', reason });
+    this.cancelRetry = this.surroundings.later(() => void this.flush(), wait);
+  }
+
+  /**
+   * Loads the plan as it is on the server. With `keepMine`, what was not saved is put on top of it; edits that
+   * no longer suit are named in `problem`.
+   */
+  async reload(keepMine: boolean): Promise<boolean> {
+    let found: { draft: Draft; revision: number };
+    try {
+      const response = await this.surroundings.fetch(`/api/trips/${this.tripId}`);
+      if (!response.ok) throw new Error(((await response.json()) as { error?: string }).error);
+      found = (await response.json()) as typeof found;
+    } catch (error) {
+      this.problem = `The plan could not be loaded. ${(error as Error).message || 'Gorvin cannot be reached.'} What you did is kept.`;
+      this.changed();
+      return false;
+    }
+    this.saved = found;
+    // Undo and redo meant steps of a history that has moved on; only edits can be put on top of it.
+    this.queue = keepMine ? this.queue.filter((change) => change.op === 'edit') : [];
+    const lost = this.rebuild();
+    this.problem = lost.length ? `No longer possible, and left out: ${lost.join('; ')}.` : null;
+    this.save = { kind: 'saved' };
+    this.writeKept();
+    this.changed();
+    void this.flush();
+    return true;
+  }
+
+  /** Puts the queue on top of what is saved; returns the labels of changes that no longer suit, and drops them. */
+  private rebuild(): string[] {
+    const lost: string[] = [];
+    let draft = this.saved.draft;
+    this.queue = this.queue.filter((change) => {
+      const next = changeDraft(draft, change);
+      if (next.ok) draft = next.value;
+      else lost.push(change.op === 'edit' ? `${editLabel(draft.plan, change.edit)} (${next.error})` : next.error);
+      return next.ok;
+    });
+    this.draft = draft;
+    return lost;
+  }
+
+  private readKept(): Kept | null {
+    try {
+      const text = this.surroundings.keep.get();
+      return text ? (JSON.parse(text) as Kept) : null;
+    } catch {
+      return null;
+    }
+  }
+
+  private writeKept(): void {
+    const kept: Kept = { revision: this.saved.revision, changes: this.queue };
+    this.surroundings.keep.set(this.queue.length ? JSON.stringify(kept) : null);
+  }
+
+  private setSave(save: SaveState): void {
+    this.save = save;
+    this.changed();
+  }
+
+  private changed(): void {
+    this.view = this.makeView();
+    for (const listener of this.listeners) listener();
+  }
+
+  private makeView(): PlanView {
+    const { plan } = this.draft;
+    if (this.evaluated?.plan !== plan || this.evaluated.units !== this.units) {
+      const format = formatterFor(this.units);
+      const last = this.draft.done.at(-1);
+      const back = last ? applyEdit(plan, last.inverse) : null;
+      this.evaluated = {
+        plan,
+        units: this.units,
+        evaluation: evaluate(plan, format),
+        before: back?.ok ? evaluate(back.value.plan, format) : null,
+      };
+    }
+    return {
+      draft: this.draft,
+      evaluation: this.evaluated.evaluation,
+      before: this.evaluated.before,
+      save: this.save,
+      unsaved: this.queue.length,
+      problem: this.problem,
+    };
+  }
+}
