@@ -37,13 +37,19 @@ export function handler<Params extends Record<string, string>>(
     try {
       refuseOtherSites(request);
       const account = await currentAccount();
-      if (!account) throw new Refusal(401, 'You are signed out. Sign in again; what you did is kept in this tab.');
+      if (!account)
+        throw new Refusal(401, 'You are signed out. Sign in again; what you did is kept in this tab.');
       response = await work({ request, params: await params, account, requestId });
     } catch (error) {
       response = refusal(error, name, requestId);
     }
     response.headers.set('x-request-id', requestId);
-    log.info({ requestId, route: name, status: response.status, ms: Math.round(performance.now() - started) });
+    log.info({
+      requestId,
+      route: name,
+      status: response.status,
+      ms: Math.round(performance.now() - started),
+    });
     return response;
   };
 }
@@ -54,7 +60,10 @@ export function refusal(error: unknown, route: string, requestId: string): NextR
   }
   log.error({ requestId, route, err: error }, 'unexpected');
   return NextResponse.json(
-    { error: 'Something failed on the server. Nothing that was saved is lost; it will be tried again.', requestId },
+    {
+      error: 'Something failed on the server. Nothing that was saved is lost; it will be tried again.',
+      requestId,
+    },
     { status: 500 },
   );
 }
@@ -64,7 +73,8 @@ export function refuseOtherSites(request: NextRequest): void {
   if (request.method === 'GET' || request.method === 'HEAD') return;
   const origin = request.headers.get('origin');
   const host = request.headers.get('x-forwarded-host') ?? request.headers.get('host');
-  if (!origin || hostOf(origin) !== host) throw new Refusal(403, 'This request did not come from a Gorvin page.');
+  if (!origin || hostOf(origin) !== host)
+    throw new Refusal(403, 'This request did not come from a Gorvin page.');
 }
 
 function hostOf(origin: string): string | null {
@@ -77,7 +87,8 @@ function hostOf(origin: string): string | null {
 
 /** Reads the body as text, up to a number of bytes; a larger one is refused without being read on. */
 export async function readText(request: NextRequest, limit: number): Promise<string> {
-  const tooLarge = () => new Refusal(413, `That is more than ${Math.round(limit / 1024 / 1024)} MB; it was not read.`);
+  const tooLarge = () =>
+    new Refusal(413, `That is more than ${Math.round(limit / 1024 / 1024)} MB; it was not read.`);
   if (Number(request.headers.get('content-length') ?? 0) > limit) throw tooLarge();
   const reader = request.body?.getReader();
   if (!reader) return '';

@@ -150,3 +150,37 @@ export const PLACE_DEFAULTS: Record<
   'strap outside': { form: 'cylinder', reach: 'at a stop', weather: 'open', limitG: 1000 },
   body: { form: 'box', reach: 'at a stop', weather: 'open', limitG: 2000 },
 };
+
+/**
+ * A new bag as it usually is at a place, for the rider to correct: named after its place, on the side that is
+ * still free where there are two.
+ *
+ * @param makeId hands out ids; the core has no random source of its own
+ */
+export function bagAtPlace(place: Place, others: readonly Bag[], makeId: () => string): Bag {
+  const { form, reach, weather, limitG: limit } = PLACE_DEFAULTS[place];
+  const paired = place === 'fork bag' || place === 'pannier' || place === 'stem bag';
+  const leftTaken = others.some((bag) => bag.place === place && bag.side === 'left');
+  const side: Side = paired ? (leftTaken ? 'right' : 'left') : 'middle';
+  const plain = `${place.charAt(0).toUpperCase()}${place.slice(1)}`;
+  return {
+    id: makeId(),
+    name: paired ? `${side === 'left' ? 'Left' : 'Right'} ${place}` : plain,
+    place,
+    side,
+    massG: 250,
+    massSource: 'estimate',
+    limitG: limit,
+    compartments: [
+      {
+        id: makeId(),
+        name: 'main',
+        solid: DEFAULT_SOLIDS[form],
+        statedMl: null,
+        limitG: null,
+        reach,
+        weather,
+      },
+    ],
+  };
+}

@@ -6,7 +6,7 @@ import { seededRandom } from '@/core/random';
 import { linearPoints, TERMS, type Term } from './costs';
 import { explainLoad, type Reason } from './explain';
 import { compileInstance, type Instance } from './instance';
-import { objectiveOf } from './objective';
+import { brokenRules, objectiveOf } from './objective';
 import { DEFAULT_MOVES, searchLoad, type SearchProgress } from './search';
 import { neededMl } from './volume';
 
@@ -59,7 +59,12 @@ export function runLoader(plan: Plan, options: LoadOptions = {}): LoadProposal {
   return step.value;
 }
 
-function propose(plan: Plan, instance: Instance, where: Int32Array): LoadProposal {
+function propose(plan: Plan, instance: Instance, found: Int32Array): LoadProposal {
+  const before = objectiveOf(instance, instance.start).total;
+  // A sound load that is already as good stays as it is: nobody wants forty things moved for nothing.
+  const keep =
+    brokenRules(instance, instance.start).length === 0 && before <= objectiveOf(instance, found).total + 1e-9;
+  const where = keep ? instance.start : found;
   const moves: Move[] = [];
   const leave: LoadProposal['leave'] = [];
   instance.things.forEach((thing, i) => {
@@ -78,7 +83,7 @@ function propose(plan: Plan, instance: Instance, where: Int32Array): LoadProposa
   return {
     edit: { kind: 'several', label: 'Load for me', edits: [{ kind: 'place', moves }] },
     objective: parts.total,
-    before: objectiveOf(instance, instance.start).total,
+    before,
     terms: termsOf(plan, instance, where),
     reasons: explainLoad(plan, instance, where),
     leave,

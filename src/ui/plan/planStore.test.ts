@@ -31,8 +31,10 @@ class FakeServer {
     if (this.failure === 'error') return Response.json({ error: 'broken' }, { status: 500 });
     if (!url.endsWith('/changes')) return Response.json({ draft: this.draft, revision: this.revision });
     const { revision, change } = JSON.parse(String(init?.body)) as { revision: number; change: Change };
-    if (this.draft.done.some((step) => step.id === change.id)) return Response.json({ revision: this.revision });
-    if (revision !== this.revision) return Response.json({ error: 'stale', since: ['Else'] }, { status: 409 });
+    if (this.draft.done.some((step) => step.id === change.id))
+      return Response.json({ revision: this.revision });
+    if (revision !== this.revision)
+      return Response.json({ error: 'stale', since: ['Else'] }, { status: 409 });
     this.take(change);
     if (this.failure === 'answer lost') throw new TypeError('connection reset');
     return Response.json({ revision: this.revision });
@@ -46,7 +48,12 @@ class FakeServer {
   }
 
   open(): PlanStore {
-    const store = new PlanStore('t', { draft: this.draft, revision: this.revision }, 'metric', this.surroundings());
+    const store = new PlanStore(
+      't',
+      { draft: this.draft, revision: this.revision },
+      'metric',
+      this.surroundings(),
+    );
     store.start();
     return store;
   }
@@ -56,7 +63,8 @@ const settle = async () => {
   for (let i = 0; i < 20; i += 1) await Promise.resolve();
   await new Promise<void>((resolve) => setImmediate(resolve));
 };
-const homeIds = (plan: Draft['plan']) => plan.load.filter((entry) => entry.to === 'home').map((entry) => entry.thingId);
+const homeIds = (plan: Draft['plan']) =>
+  plan.load.filter((entry) => entry.to === 'home').map((entry) => entry.thingId);
 
 test('an edit shows at once, and is on the server soon after; undo and redo follow', async () => {
   const server = new FakeServer();
@@ -72,20 +80,23 @@ test('an edit shows at once, and is on the server soon after; undo and redo foll
   expect(server.draft.plan).toEqual(store.getView().draft.plan);
 });
 
-test.each(['down', 'error'] as const)('while the server is %s, edits are kept, said to be unsaved, and sent later', async (failure) => {
-  const server = new FakeServer();
-  const store = server.open();
-  server.failure = failure;
-  store.edit(leave('paperback'));
-  store.edit(leave('pillow'));
-  await settle();
-  expect(store.getView()).toMatchObject({ save: { kind: 'waiting' }, unsaved: 2 });
-  server.failure = 'none';
-  server.timers.splice(0).forEach((run) => run());
-  await settle();
-  expect(store.getView()).toMatchObject({ save: { kind: 'saved' }, unsaved: 0 });
-  expect(homeIds(server.draft.plan)).toEqual(['pillow', 'paperback']);
-});
+test.each(['down', 'error'] as const)(
+  'while the server is %s, edits are kept, said to be unsaved, and sent later',
+  async (failure) => {
+    const server = new FakeServer();
+    const store = server.open();
+    server.failure = failure;
+    store.edit(leave('paperback'));
+    store.edit(leave('pillow'));
+    await settle();
+    expect(store.getView()).toMatchObject({ save: { kind: 'waiting' }, unsaved: 2 });
+    server.failure = 'none';
+    server.timers.splice(0).forEach((run) => run());
+    await settle();
+    expect(store.getView()).toMatchObject({ save: { kind: 'saved' }, unsaved: 0 });
+    expect(homeIds(server.draft.plan)).toEqual(['pillow', 'paperback']);
+  },
+);
 
 test('what was not saved survives a reload of the tab, and a lost answer does not do it twice', async () => {
   const server = new FakeServer();
@@ -116,7 +127,9 @@ test('a stale tab is told, keeps its change, and can put it on top or let it go'
     expect(server.revision).toBe(1);
     await store.reload(keepMine);
     await settle();
-    expect(homeIds(store.getView().draft.plan).sort()).toEqual(keepMine ? ['paperback', 'pillow'] : ['pillow']);
+    expect(homeIds(store.getView().draft.plan).sort()).toEqual(
+      keepMine ? ['paperback', 'pillow'] : ['pillow'],
+    );
     expect(server.draft.plan).toEqual(store.getView().draft.plan);
   }
 });

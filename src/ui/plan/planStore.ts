@@ -61,7 +61,12 @@ export class PlanStore {
   private failures = 0;
   private cancelRetry: () => void = () => undefined;
   private listeners = new Set<() => void>();
-  private evaluated: { plan: Plan; units: UnitSystem; evaluation: Evaluation; before: Evaluation | null } | null = null;
+  private evaluated: {
+    plan: Plan;
+    units: UnitSystem;
+    evaluation: Evaluation;
+    before: Evaluation | null;
+  } | null = null;
   private view: PlanView;
 
   constructor(
@@ -241,7 +246,10 @@ export class PlanStore {
     this.queue = this.queue.filter((change) => {
       const next = changeDraft(draft, change);
       if (next.ok) draft = next.value;
-      else lost.push(change.op === 'edit' ? `${editLabel(draft.plan, change.edit)} (${next.error})` : next.error);
+      else
+        lost.push(
+          change.op === 'edit' ? `${editLabel(draft.plan, change.edit)} (${next.error})` : next.error,
+        );
       return next.ok;
     });
     this.draft = draft;

@@ -27,7 +27,8 @@ export const POST = handler('make trip', async ({ request, account }) => {
     throw new Refusal(400, 'The request is not valid JSON.');
   }
   const body = bodySchema.safeParse(data);
-  if (!body.success) throw new Refusal(422, body.error.issues[0]?.message ?? 'The request was not understood.');
+  if (!body.success)
+    throw new Refusal(422, body.error.issues[0]?.message ?? 'The request was not understood.');
   const wish = body.data;
   const tripId = randomUUID();
   await transaction(database(), async (client) => {

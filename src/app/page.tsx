@@ -1,0 +1,11 @@
+import { database } from '@/app/server/database';
+import { requireAccount } from '@/app/server/session';
+import { listTrips } from '@/db/trips';
+import { TripList } from '@/ui/home/TripList';
+
+export const metadata = { title: 'Trips' };
+
+export default async function TripsPage() {
+  const account = await requireAccount();
+  return <TripList trips={await listTrips(database(), account.id)} />;
+}

@@ -1,0 +1,7 @@
+import { BikeStage } from '@/ui/bike/BikeStage';
+
+export const metadata = { title: 'Bike' };
+
+export default function BikePage() {
+  return <BikeStage />;
+}

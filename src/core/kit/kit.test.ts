@@ -1,0 +1,62 @@
+import fc from 'fast-check';
+import { guessProvides, guessSystem, newThing } from './guess';
+import { readQuickAdd } from './quickAdd';
+import { thingSilhouette } from './silhouette';
+import {
+  extentsMm,
+  formVolumeMl,
+  FORM_KINDS,
+  guessForm,
+  looseVolumeMl,
+  thingMassG,
+  thingSchema,
+} from './thing';
+
+test.each([
+  ['Mug 78 g 0.4 l', { name: 'Mug', quantity: 1, massG: 78, volumeMl: 400 }],
+  ['Oat bars x6 55 g', { name: 'Oat bars', quantity: 6, massG: 55, volumeMl: null }],
+  ['Oat bars 55 g ×6', { name: 'Oat bars', quantity: 6, massG: 55, volumeMl: null }],
+  ['Quilt, 4.2 l, 1 lb 8 oz', { name: 'Quilt', quantity: 1, massG: 680.388555, volumeMl: 4200 }],
+  ['Map 1:50', { name: 'Map 1:50', quantity: 1, massG: null, volumeMl: null }],
+  ['Pot 0.9 l with burner', { name: 'Pot 0.9 l with burner', quantity: 1, massG: null, volumeMl: null }],
+  ['90 g', { name: '90 g', quantity: 1, massG: null, volumeMl: null }],
+])('quick add: %s', (line, read) => {
+  const found = readQuickAdd(line);
+  expect(found).toEqual({ ...read, massG: read.massG === null ? null : expect.closeTo(read.massG, 6) });
+});
+
+test('guesses by name are modest and marked', () => {
+  expect(guessSystem('Spare tube')).toBe('tools');
+  expect(guessSystem('First aid pouch')).toBe('first aid');
+  expect(guessSystem('Unheard-of object')).toBe('luxuries');
+  expect(guessProvides('Head torch')).toEqual(['light']);
+  expect(guessProvides('Light lock')).toEqual([]);
+  const thing = newThing('t', 'Warm socks', null, 300);
+  expect(thing).toMatchObject({
+    massSource: 'estimate',
+    volumeSource: 'estimate',
+    volumeMl: 300,
+    massG: 105,
+  });
+  expect(thingSchema.safeParse(thing).success).toBe(true);
+});
+
+test('a guessed form has about the volume it was guessed for, and extents in order', () => {
+  fc.assert(
+    fc.property(fc.integer({ min: 60, max: 12_000 }), fc.constantFrom(...FORM_KINDS), (volumeMl, kind) => {
+      const form = guessForm(kind, volumeMl);
+      const own = formVolumeMl(form);
+      if (kind === 'soft') expect(own).toBeNull();
+      else expect(Math.abs(own! / volumeMl - 1)).toBeLessThan(0.12);
+      const extents = extentsMm(form);
+      if (extents) expect([...extents].sort((a, b) => b - a)).toEqual(extents);
+      const face = thingSilhouette(form, volumeMl);
+      expect(Math.min(face.widthMm, face.heightMm)).toBeGreaterThan(0);
+    }),
+  );
+});
+
+test('water counts in the mass of every piece; loose is never less than pressed', () => {
+  expect(thingMassG({ quantity: 2, massG: 90, waterMl: 750 })).toBe(1680);
+  expect(looseVolumeMl({ quantity: 2, volumeMl: 500, form: { kind: 'soft', looseMl: 100 } })).toBe(1000);
+});

@@ -1,0 +1,126 @@
+'use client';
+
+import { Button, TextInput } from '@mantine/core';
+import { IconSearch } from '@tabler/icons-react';
+import dynamic from 'next/dynamic';
+import { useMemo, useState } from 'react';
+import { newThing } from '@/core/kit/guess';
+import { readQuickAdd } from '@/core/kit/quickAdd';
+import { SYSTEMS, thingMassG, type System } from '@/core/kit/thing';
+import { LIMITS } from '@/core/plan/limits';
+import { usePlan } from '@/ui/plan/PlanProvider';
+import { Choice } from '@/ui/shared/Choice';
+import { Empty } from '@/ui/shared/States';
+import { useSelection } from '@/ui/shell/SelectionProvider';
+import { KitTable } from './KitTable';
+import styles from './KitStage.module.css';
+
+// Reading files is for the few times a list comes in; the table is what opens every time.
+const KitImport = dynamic(() => import('./KitImport').then((module) => module.KitImport), { ssr: false });
+
+/** Everything laid out: looked through, weighed, and cut down. */
+export function KitStage() {
+  const { draft, store, format } = usePlan();
+  const { chooseThing } = useSelection();
+  const [filter, setFilter] = useState('');
+  const [system, setSystem] = useState<System | 'all systems'>('all systems');
+  const [importing, setImporting] = useState(false);
+  const { things } = draft.plan;
+  const shown = useMemo(() => {
+    const words = filter.trim().toLowerCase();
+    return things.filter(
+      (thing) =>
+        (system === 'all systems' || thing.system === system) &&
+        (!words || thing.name.toLowerCase().includes(words)),
+    );
+  }, [things, filter, system]);
+  const mass = shown.reduce((sum, thing) => sum + thingMassG(thing), 0);
+
+  return (
+    <div className={styles.page}>
+      <header className={styles.header}>
+        <h1>Kit</h1>
+        <span className="quiet">
+          {shown.length === things.length
+            ? `${things.length} things`
+            : `${shown.length} of ${things.length} things`}
+          , {format.mass(mass)} with water
+        </span>
+        <span className={styles.space} />
+        <Button variant="default" onClick={() => setImporting(true)}>
+          Bring in a CSV
+        </Button>
+        <Button
+          variant="default"
+          component="a"
+          href={`/api/trips/${store.tripId}/kit`}
+          disabled={things.length === 0}
+        >
+          Save as CSV
+        </Button>
+      </header>
+      <div className={styles.tools}>
+        <QuickAddField
+          onAdd={(line) => {
+            const { name, quantity, massG, volumeMl } = readQuickAdd(line);
+            const thing = { ...newThing(crypto.randomUUID(), name.slice(0, 120), massG, volumeMl), quantity };
+            if (store.edit({ kind: 'put things', things: [thing] })) chooseThing(thing.id);
+          }}
+          full={things.length >= LIMITS.things}
+        />
+        <TextInput
+          aria-label="Show only things named"
+          placeholder="Show only …"
+          leftSection={<IconSearch size={15} />}
+          value={filter}
+          onChange={(event) => setFilter(event.currentTarget.value)}
+        />
+        <Choice
+          aria-label="Show only the system"
+          value={system}
+          options={['all systems', ...SYSTEMS] as const}
+          onChoose={setSystem}
+        />
+      </div>
+      {things.length === 0 ? (
+        <Empty
+          title="The kit is empty"
+          actions={<Button onClick={() => setImporting(true)}>Bring in a CSV</Button>}
+        >
+          Write a thing above and press Enter, or bring in a list you have. Estimates will do: what matters is
+          asked for later.
+        </Empty>
+      ) : (
+        <KitTable things={shown} />
+      )}
+      {importing && <KitImport onClose={() => setImporting(false)} />}
+    </div>
+  );
+}
+
+function QuickAddField({ onAdd, full }: { onAdd: (line: string) => void; full: boolean }) {
+  const [line, setLine] = useState('');
+  return (
+    <form
+      className={styles.add}
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (!line.trim() || full) return;
+        onAdd(line);
+        setLine('');
+      }}
+    >
+      <TextInput
+        aria-label="Add a thing"
+        placeholder="Add a thing: Mug 78 g 0.4 l"
+        value={line}
+        onChange={(event) => setLine(event.currentTarget.value)}
+        error={full ? `A kit holds at most ${LIMITS.things} things.` : undefined}
+        className={styles.addInput}
+      />
+      <Button type="submit" disabled={!line.trim() || full}>
+        Add
+      </Button>
+    </form>
+  );
+}

@@ -1,0 +1,107 @@
+'use client';
+
+import { useDroppable } from '@dnd-kit/core';
+import { memo } from 'react';
+import type { BagFacts, CompartmentFacts } from '@/core/plan/facts';
+import type { Formatter } from '@/core/units/format';
+import { useBoard } from './useBoard';
+import styles from './BagRows.module.css';
+
+/** Every compartment with what is in it against what it takes. */
+export function BagRows() {
+  const { evaluation, format, bagId, chooseBag } = useBoard();
+  return (
+    <div className={styles.rows}>
+      <table className={styles.table}>
+        <caption className="visually-hidden">Compartments: volume and mass against their limits</caption>
+        <thead>
+          <tr>
+            <th scope="col">Bag</th>
+            <th scope="col">Room</th>
+            <th scope="col" className={styles.number}>
+              Volume
+            </th>
+            <th scope="col" className={styles.number}>
+              Bag carries
+            </th>
+            <th scope="col">Closes</th>
+          </tr>
+        </thead>
+        <tbody>
+          {evaluation.compartments.map((compartment) => (
+            <Row
+              key={compartment.spot.id}
+              compartment={compartment}
+              bag={evaluation.byBag.get(compartment.spot.bag.id)!}
+              open={compartment.spot.bag.id === bagId}
+              onOpen={chooseBag}
+              format={format}
+            />
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+interface RowProps {
+  compartment: CompartmentFacts;
+  bag: BagFacts;
+  open: boolean;
+  onOpen: (bagId: string | null) => void;
+  format: Formatter;
+}
+
+const Row = memo(function Row({ compartment, bag, open, onOpen, format }: RowProps) {
+  const { spot, neededMl, closes } = compartment;
+  const { setNodeRef, isOver } = useDroppable({
+    id: `row:${spot.id}`,
+    data: { to: { compartmentId: spot.id } },
+  });
+  const share = spot.capacityMl > 0 ? neededMl / spot.capacityMl : neededMl > 0 ? 2 : 0;
+  return (
+    <tr ref={setNodeRef} data-open={open || undefined} data-over={isOver || undefined}>
+      <th scope="row">
+        <button
+          type="button"
+          className={styles.bag}
+          aria-expanded={open}
+          onClick={() => onOpen(open ? null : spot.bag.id)}
+        >
+          <span className={styles.letter}>{spot.letter}</span>
+          <span>
+            {spot.name}
+            <span className={styles.detail}>
+              {spot.compartment.reach}, {spot.compartment.weather}
+            </span>
+          </span>
+        </button>
+      </th>
+      <td>
+        <div className={styles.gauge} data-over-full={!closes || undefined} aria-hidden="true">
+          <span style={{ width: `${Math.min(100, share * 100)}%` }} />
+        </div>
+      </td>
+      <td className={styles.number}>
+        {format.volume(neededMl)} <span className="quiet">/ {format.volume(spot.capacityMl)}</span>
+      </td>
+      <td className={styles.number} data-bad={bag.contentsG > bag.limitG || undefined}>
+        {format.mass(bag.contentsG)}{' '}
+        <span className="quiet">
+          / {bag.limitAssumed && '≈ '}
+          {format.mass(bag.limitG)}
+        </span>
+      </td>
+      <td className={styles.closes} data-bad={!closes || undefined}>
+        {closingWords(compartment, format)}
+      </td>
+    </tr>
+  );
+});
+
+function closingWords({ closes, tightness, neededMl, spot }: CompartmentFacts, format: Formatter): string {
+  if (!closes) return `✕ over by ${format.volume(neededMl - spot.capacityMl)}`;
+  if (neededMl === 0) return 'empty';
+  if (tightness > 1) return `pressed ${Math.round(tightness * 100)} %`;
+  return 'closes';
+}

@@ -1,0 +1,83 @@
+'use client';
+
+import {
+  DndContext,
+  DragOverlay,
+  MouseSensor,
+  pointerWithin,
+  TouchSensor,
+  useSensor,
+  useSensors,
+  type DragEndEvent,
+} from '@dnd-kit/core';
+import { useState } from 'react';
+import { BagRows } from './BagRows';
+import { BagSection } from './BagSection';
+import { DropBag } from './DropBag';
+import { Floor } from './Floor';
+import { LoadBar } from './LoadBar';
+import { ThingInHand } from './ThingInHand';
+import { useBoard, type Destination } from './useBoard';
+import { useBoardKeys } from './useBoardKeys';
+import { BikeDrawing } from '@/ui/bike/BikeDrawing';
+import styles from './Board.module.css';
+
+/** The bike with its bags, the floor, and moving things between them. */
+export function Board() {
+  const board = useBoard();
+  const { evaluation, bagId, chooseBag, chooseThing, put } = board;
+  const [dragged, setDragged] = useState<string | null>(null);
+  const sensors = useSensors(
+    useSensor(MouseSensor, { activationConstraint: { distance: 5 } }),
+    // A touch that moves at once scrolls; one that rests first picks up.
+    useSensor(TouchSensor, { activationConstraint: { delay: 180, tolerance: 8 } }),
+  );
+  useBoardKeys(board);
+
+  const drop = ({ active, over }: DragEndEvent) => {
+    setDragged(null);
+    const to = over?.data.current?.to as Destination | undefined;
+    if (to !== undefined) put(String(active.id), to);
+  };
+
+  return (
+    <DndContext
+      sensors={sensors}
+      collisionDetection={pointerWithin}
+      // Keyboard and screen reader have their own way on this board; the library's would be a second one.
+      accessibility={{ screenReaderInstructions: { draggable: '' } }}
+      onDragStart={({ active }) => {
+        setDragged(String(active.id));
+        chooseThing(String(active.id));
+      }}
+      onDragCancel={() => setDragged(null)}
+      onDragEnd={drop}
+    >
+      <div className={styles.board}>
+        <h1 className="visually-hidden">Load</h1>
+        <LoadBar />
+        <div className={styles.picture}>
+          <BikeDrawing
+            facts={evaluation}
+            selected={bagId}
+            onSelect={(id) => chooseBag(id === bagId ? null : id)}
+            wrapBag={(bag, shapes) => (
+              <DropBag key={bag.bagId} bagId={bag.bagId}>
+                {shapes}
+              </DropBag>
+            )}
+          />
+        </div>
+        <BagRows />
+        <div className={styles.hand}>
+          <ThingInHand />
+          <BagSection />
+          <Floor />
+        </div>
+      </div>
+      <DragOverlay dropAnimation={null}>
+        {dragged && <span className={styles.dragged}>{evaluation.thingById.get(dragged)?.name}</span>}
+      </DragOverlay>
+    </DndContext>
+  );
+}

@@ -1,0 +1,107 @@
+'use client';
+
+import { Button } from '@mantine/core';
+import { TERMS } from '@/core/load/costs';
+import type { LoadProposal } from '@/core/load/loader';
+import { FILLINGS } from '@/core/plan/plan';
+import { Choice } from '@/ui/shared/Choice';
+import { Working } from '@/ui/shared/States';
+import { useLoader } from './LoaderProvider';
+import { useBoard } from './useBoard';
+import styles from './LoadBar.module.css';
+
+/** Load for me: start, progress, cancel, and what came of it. */
+export function LoadBar() {
+  const { state, run, cancel, dismiss } = useLoader();
+  const { draft, store } = useBoard();
+  return (
+    <div className={styles.bar}>
+      {state.kind === 'working' ? (
+        <Working label="Trying loads" done={state.done} onCancel={cancel} />
+      ) : (
+        <>
+          <Button onClick={run}>
+            Load for me <kbd className={styles.kbd}>.</kbd>
+          </Button>
+          <Choice
+            aria-label="Bags are filled"
+            value={draft.plan.trip.filling}
+            options={FILLINGS}
+            words={{
+              'by when it is wanted': 'fill by when it is wanted',
+              'by system': 'fill by system',
+              'by weight alone': 'fill by weight alone',
+            }}
+            onChoose={(filling) => store.edit({ kind: 'set trip', patch: { filling } })}
+          />
+          {state.kind === 'failed' && (
+            <p role="alert" className={styles.failed}>
+              {state.reason}
+            </p>
+          )}
+          {state.kind === 'done' && <Outcome proposal={state.proposal} onClose={dismiss} />}
+        </>
+      )}
+    </div>
+  );
+}
+
+function Outcome({ proposal, onClose }: { proposal: LoadProposal; onClose: () => void }) {
+  const { evaluation, store, format } = useBoard();
+  // What the loader left may have been decided meanwhile.
+  const open = proposal.leave.filter(({ thingId }) => evaluation.floor.some((thing) => thing.id === thingId));
+  const names = open.map(({ name }) => name).join(', ');
+  return (
+    <div className={styles.outcome} role="status">
+      <p>
+        {proposal.moved === 0
+          ? 'Nothing better was found; the load stays as it is.'
+          : `${proposal.moved} things moved.`}{' '}
+        {open.length > 0 && (
+          <>
+            The cheapest to leave so that the rest closes: <strong>{names}</strong> (
+            {format.mass(open.reduce((sum, { massG }) => sum + massG, 0))},{' '}
+            {format.volume(open.reduce((sum, { volumeMl }) => sum + volumeMl, 0))}).
+          </>
+        )}
+      </p>
+      <div className={styles.actions}>
+        {open.length > 0 && (
+          <Button
+            size="compact-sm"
+            onClick={() =>
+              store.edit({
+                kind: 'place',
+                moves: open.map(({ thingId }) => ({ thingId, to: 'home' as const })),
+              })
+            }
+          >
+            Leave {open.length === 1 ? 'it' : 'them'} at home
+          </Button>
+        )}
+        <details className={styles.terms}>
+          <summary>What it weighed</summary>
+          <dl>
+            {TERMS.map((term) => (
+              <div key={term}>
+                <dt>{term}</dt>
+                <dd>{proposal.terms[term].toFixed(1)}</dd>
+              </div>
+            ))}
+            <div>
+              <dt>sum, lower is better</dt>
+              <dd>{proposal.objective.toFixed(1)}</dd>
+            </div>
+            <div>
+              <dt>before</dt>
+              <dd>{proposal.before.toFixed(1)}</dd>
+            </div>
+          </dl>
+        </details>
+        <Button size="compact-sm" variant="subtle" onClick={onClose}>
+          Close
+        </Button>
+      </div>
+    </div>
+  );
+}

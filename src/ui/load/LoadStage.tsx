@@ -1,0 +1,34 @@
+'use client';
+
+import Link from 'next/link';
+import { usePlan } from '@/ui/plan/PlanProvider';
+import { Empty } from '@/ui/shared/States';
+import { Board } from './Board';
+import styles from './LoadStage.module.css';
+
+/** The board, or what is missing before there can be one. */
+export function LoadStage() {
+  const { draft, store } = usePlan();
+  const missing = draft.plan.bags.length === 0 ? 'bike' : draft.plan.things.length === 0 ? 'kit' : null;
+  if (!missing) return <Board />;
+  return (
+    <div className={styles.missing}>
+      <h1 className="visually-hidden">Load</h1>
+      {missing === 'bike' ? (
+        <Empty
+          title="There are no bags to load"
+          actions={<Link href={`/trips/${store.tripId}/bike`}>Hang bags on the bike</Link>}
+        >
+          Add the bags you own, with their litres and where they hang.
+        </Empty>
+      ) : (
+        <Empty
+          title="The floor is bare"
+          actions={<Link href={`/trips/${store.tripId}/kit`}>Lay out the kit</Link>}
+        >
+          Add what you would take, or bring in a list as CSV. Estimates will do to begin with.
+        </Empty>
+      )}
+    </div>
+  );
+}

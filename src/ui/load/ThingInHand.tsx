@@ -1,0 +1,109 @@
+'use client';
+
+import { Button, NativeSelect } from '@mantine/core';
+import { IconPin, IconPinnedOff } from '@tabler/icons-react';
+import { thingMassG, type Thing } from '@/core/kit/thing';
+import { offersFor } from '@/core/load/offer';
+import { neededMl } from '@/core/load/volume';
+import { SystemGlyph } from '@/ui/shared/systems';
+import { useLoader } from './LoaderProvider';
+import { placeWords, useBoard, type BoardActions } from './useBoard';
+import styles from './ThingInHand.module.css';
+
+/** The thing in hand: what it is, where it is and why, and where else it could go. */
+export function ThingInHand() {
+  const board = useBoard();
+  const { thing } = board;
+  if (!thing) {
+    return (
+      <p className={styles.none}>
+        Choose a thing with the arrows or the pointer; put it in a bag by the bag&apos;s letter, or drag it
+        there.
+      </p>
+    );
+  }
+  return <Chosen board={board} thing={thing} />;
+}
+
+function Chosen({ board, thing }: { board: BoardActions; thing: Thing }) {
+  const { evaluation, format, entryOf, put, pin } = board;
+  const { state } = useLoader();
+  const entry = entryOf(thing.id);
+  const packed = entry !== undefined && entry.to !== 'home';
+  const here = evaluation.compartmentOf.get(thing.id);
+  const reason =
+    state.kind === 'done'
+      ? state.proposal.reasons.find(
+          (candidate) => candidate.thingId === thing.id && candidate.compartmentId === here,
+        )
+      : undefined;
+  const second =
+    reason?.secondBest && evaluation.byCompartment.get(reason.secondBest.compartmentId)?.spot.name;
+  return (
+    <section className={styles.hand} aria-label="Thing in hand">
+      <div className={styles.title}>
+        <SystemGlyph system={thing.system} size={18} />
+        <h2>
+          {thing.name}
+          {thing.quantity > 1 && ` × ${thing.quantity}`}
+        </h2>
+        <span className={styles.where}>{placeWords(board, thing)}</span>
+      </div>
+      <p className={styles.facts}>
+        {thing.massSource === 'estimate' && '≈ '}
+        {format.mass(thingMassG(thing))}, takes {thing.volumeSource === 'estimate' && '≈ '}
+        {format.volume(neededMl(thing))}, {thing.form.kind}; wanted: {thing.call}
+        {thing.dry === 'must' && (thing.inDrySack ? '; in a dry sack' : '; must stay dry')}
+      </p>
+      {reason && (
+        <p className={styles.facts}>
+          The loader put it here: {reason.because}.
+          {second &&
+            reason.secondBest &&
+            ` Next best: ${second}, ${reason.secondBest.extraPoints.toFixed(1)} points more.`}
+        </p>
+      )}
+      <div className={styles.actions}>
+        {thing.carry === 'bike' && (
+          <NativeSelect
+            size="xs"
+            aria-label={`Put ${thing.name} in`}
+            className={styles.select}
+            value={here ?? ''}
+            onChange={(event) => put(thing.id, { compartmentId: event.currentTarget.value })}
+          >
+            <option value="" disabled>
+              Put it in …
+            </option>
+            {offersFor(evaluation, thing, format).map(({ spot, fits, words }) => (
+              <option key={spot.id} value={spot.id}>
+                {fits ? '' : '✕ '}
+                {spot.letter} {spot.name}: {words}
+              </option>
+            ))}
+          </NativeSelect>
+        )}
+        {entry && (
+          <Button size="xs" variant="default" onClick={() => put(thing.id, 'floor')}>
+            To the floor
+          </Button>
+        )}
+        {entry?.to !== 'home' && thing.carry === 'bike' && (
+          <Button size="xs" variant="default" onClick={() => put(thing.id, 'home')}>
+            Leave at home
+          </Button>
+        )}
+        {packed && (
+          <Button
+            size="xs"
+            variant="default"
+            leftSection={entry.pinned ? <IconPinnedOff size={14} /> : <IconPin size={14} />}
+            onClick={() => pin(thing.id)}
+          >
+            {entry.pinned ? 'Unpin' : 'Pin'}
+          </Button>
+        )}
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,45 @@
+'use client';
+
+import { headlines } from '@/core/explain/headline';
+import { FindingItem } from '@/ui/shell/FindingItem';
+import { usePlan } from '@/ui/plan/PlanProvider';
+import { WhyButton } from '@/ui/shared/WhyButton';
+import styles from './Consequences.module.css';
+
+/** What the last change did, and what is open, worst first. In the same place on every stage. */
+export function Consequences() {
+  const { evaluation, before, draft, format } = usePlan();
+  const last = draft.done.at(-1);
+  return (
+    <aside className={styles.column} aria-label="Consequences">
+      <h2 className={styles.heading}>Consequences</h2>
+      <p className={styles.last}>{last ? `Last change: ${last.label}` : 'Nothing changed yet.'}</p>
+      <table className={styles.figures}>
+        <caption className="visually-hidden">Figures and what the last change did to them</caption>
+        <tbody>
+          {headlines(evaluation, before, format).map(({ figure, label, value, difference }) => (
+            <tr key={figure}>
+              <th scope="row">
+                {label} <WhyButton figure={figure} label={label} />
+              </th>
+              <td className={styles.value}>{value}</td>
+              <td className={styles.difference}>{difference}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <h3 className={styles.heading}>
+        Findings <span className="quiet">{evaluation.findings.length || ''}</span>
+      </h3>
+      {evaluation.findings.length === 0 ? (
+        <p className="quiet">Nothing to look at. Pack it, then ride round the block.</p>
+      ) : (
+        <ul className={styles.findings} aria-live="polite">
+          {evaluation.findings.map((finding) => (
+            <FindingItem key={finding.id} finding={finding} />
+          ))}
+        </ul>
+      )}
+    </aside>
+  );
+}

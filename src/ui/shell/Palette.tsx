@@ -1,0 +1,113 @@
+'use client';
+
+import '@mantine/spotlight/styles.css';
+import {
+  createSpotlight,
+  Spotlight,
+  type SpotlightActionData,
+  type SpotlightActionGroupData,
+} from '@mantine/spotlight';
+import { useRouter } from 'next/navigation';
+import { useEffect, useState } from 'react';
+import { compartmentName } from '@/core/plan/edit';
+import { useLoader } from '@/ui/load/LoaderProvider';
+import { usePlan } from '@/ui/plan/PlanProvider';
+import { useSelection } from './SelectionProvider';
+import { STAGE_NAMES } from './StageBand';
+
+/** Finds any thing, bag, stage or command by a few letters. */
+export function Palette({ onClose, onKeys }: { onClose: () => void; onKeys: () => void }) {
+  const { evaluation, draft, store, units, setUnits, format } = usePlan();
+  const { run } = useLoader();
+  const { chooseThing, chooseBag } = useSelection();
+  const router = useRouter();
+  const [[spotlightStore, spotlight]] = useState(createSpotlight);
+  useEffect(() => spotlight.open(), [spotlight]);
+
+  const go = (stage: string) => router.push(`/trips/${store.tripId}/${stage}`);
+  const whereIs = (thingId: string): string => {
+    const compartmentId = evaluation.compartmentOf.get(thingId);
+    if (compartmentId) return compartmentName(draft.plan, compartmentId);
+    return evaluation.home.some((thing) => thing.id === thingId) ? 'left at home' : 'on the floor';
+  };
+  const action = (
+    id: string,
+    label: string,
+    onClick: () => void,
+    description?: string,
+  ): SpotlightActionData => ({
+    id,
+    label,
+    description,
+    onClick,
+  });
+  const groups: SpotlightActionGroupData[] = [
+    {
+      group: 'Stages',
+      actions: evaluation.stages.map(({ stage, fact }) =>
+        action(`stage-${stage}`, STAGE_NAMES[stage], () => go(stage), fact),
+      ),
+    },
+    {
+      group: 'Commands',
+      actions: [
+        action('load', 'Load for me', () => {
+          go('load');
+          run();
+        }),
+        action('undo', 'Undo', () => store.undo(), draft.done.at(-1)?.label),
+        action('redo', 'Redo', () => store.redo(), draft.undone.at(-1)?.label),
+        action('units', units === 'metric' ? 'Show imperial units' : 'Show metric units', () =>
+          setUnits(units === 'metric' ? 'imperial' : 'metric'),
+        ),
+        action('keys', 'Show the keys', onKeys),
+        action('trips', 'All trips', () => router.push('/')),
+      ],
+    },
+    {
+      group: 'Bags',
+      actions: draft.plan.bags.map((bag) =>
+        action(
+          `bag-${bag.id}`,
+          bag.name,
+          () => {
+            chooseBag(bag.id);
+            go('load');
+          },
+          bag.place,
+        ),
+      ),
+    },
+    {
+      group: 'Things',
+      actions: draft.plan.things.map((thing) =>
+        action(
+          `thing-${thing.id}`,
+          thing.name,
+          () => {
+            chooseThing(thing.id);
+            const compartmentId = evaluation.compartmentOf.get(thing.id);
+            const spot = compartmentId && evaluation.byCompartment.get(compartmentId)?.spot;
+            if (spot) chooseBag(spot.bag.id);
+            go('load');
+          },
+          `${format.mass(thing.massG)}, ${thing.carry === 'worn' ? 'worn' : whereIs(thing.id)}`,
+        ),
+      ),
+    },
+  ];
+
+  return (
+    <Spotlight
+      store={spotlightStore}
+      actions={groups}
+      limit={12}
+      scrollable
+      maxHeight={420}
+      shortcut={null}
+      nothingFound="Nothing by that name on this trip"
+      searchProps={{ placeholder: 'A thing, bag, stage or command', 'aria-label': 'Find' }}
+      onSpotlightClose={onClose}
+    />
+  );
+}

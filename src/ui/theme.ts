@@ -1,0 +1,56 @@
+import { createTheme, type MantineColorsTuple } from '@mantine/core';
+
+const spruce: MantineColorsTuple = [
+  '#eaf3ef',
+  '#d3e4dc',
+  '#a8cabb',
+  '#7bae99',
+  '#57967e',
+  '#3f866c',
+  '#2f6b55',
+  '#275a47',
+  '#1f4d3d',
+  '#143a2d',
+];
+const ochre: MantineColorsTuple = [
+  '#fbf3e0',
+  '#f3e4c0',
+  '#e6ca8b',
+  '#d9b056',
+  '#c9962b',
+  '#a87817',
+  '#8a5f0c',
+  '#744f08',
+  '#5e4006',
+  '#483104',
+];
+const brick: MantineColorsTuple = [
+  '#fbece8',
+  '#f3d3cb',
+  '#e6a99b',
+  '#d97e6a',
+  '#c95a43',
+  '#b24330',
+  '#9a3625',
+  '#822d1f',
+  '#6b2519',
+  '#541c12',
+];
+
+/** Waxed canvas and a paper map: one spruce accent, ochre and brick only for look and stop. */
+export const theme = createTheme({
+  colors: { spruce, ochre, brick },
+  primaryColor: 'spruce',
+  primaryShade: { light: 7, dark: 6 },
+  autoContrast: true,
+  fontFamily: "'Source Sans 3 Variable', system-ui, sans-serif",
+  fontFamilyMonospace: 'ui-monospace, monospace',
+  headings: { fontFamily: "'Source Sans 3 Variable', system-ui, sans-serif", fontWeight: '650' },
+  defaultRadius: 3,
+  cursorType: 'pointer',
+  respectReducedMotion: true,
+  components: {
+    Tooltip: { defaultProps: { openDelay: 400 } },
+    Modal: { defaultProps: { overlayProps: { backgroundOpacity: 0.35 }, centered: false } },
+  },
+});

@@ -1,0 +1,91 @@
+'use client';
+
+import { NumberInput, TextInput } from '@mantine/core';
+import { FILLINGS, RAIN, riderSchema, SLEEPING, type Trip } from '@/core/plan/plan';
+import { usePlan } from '@/ui/plan/PlanProvider';
+import { Choice } from '@/ui/shared/Choice';
+import { QuantityField } from '@/ui/shared/QuantityField';
+import { needsName, TextField } from '@/ui/shared/TextField';
+import styles from './TripStage.module.css';
+
+/** Where, when and how: what everything later is judged against. */
+export function TripStage() {
+  const { draft, store } = usePlan();
+  const { trip, rider } = draft.plan;
+  const set = (patch: Partial<Trip>) => store.edit({ kind: 'set trip', patch });
+  return (
+    <div className={styles.page}>
+      <h1>Trip</h1>
+      <p className="quiet">
+        Nights and weather decide what the kit is judged against; your mass, how the bike balances.
+      </p>
+      <section className={styles.fields} aria-label="The trip">
+        <TextField
+          className={styles.full}
+          label="Name"
+          value={trip.name}
+          maxLength={120}
+          check={needsName}
+          onCommit={(name) => set({ name })}
+        />
+        <TextInput
+          type="date"
+          label="First day"
+          value={trip.startDate ?? ''}
+          onChange={(event) => set({ startDate: event.currentTarget.value || null })}
+        />
+        <NumberInput
+          label="Nights"
+          min={0}
+          max={30}
+          allowDecimal={false}
+          clampBehavior="strict"
+          value={trip.nights}
+          onChange={(value) => typeof value === 'number' && set({ nights: value })}
+        />
+        <Choice
+          label="Sleeping in a"
+          value={trip.sleeping}
+          options={SLEEPING}
+          onChoose={(sleeping) => set({ sleeping })}
+        />
+        <Choice label="Rain" value={trip.rain} options={RAIN} onChoose={(rain) => set({ rain })} />
+        <QuantityField
+          label="Coldest night expected"
+          dimension="temperature"
+          value={trip.nightMinimumC}
+          hint="The lowest you would not be surprised by"
+          onCommit={(value) => value !== null && set({ nightMinimumC: value })}
+        />
+        <QuantityField
+          label="Warmest day expected"
+          dimension="temperature"
+          value={trip.dayMaximumC}
+          onCommit={(value) => value !== null && set({ dayMaximumC: value })}
+        />
+      </section>
+      <h2 className={styles.sub}>Rider and load</h2>
+      <section className={styles.fields} aria-label="Rider and load">
+        <QuantityField
+          label="Your mass"
+          dimension="mass"
+          value={rider.massG}
+          schema={riderSchema.shape.massG}
+          hint="Without what you wear from the kit. 74 kg, 163 lb"
+          onCommit={(value) => value !== null && store.edit({ kind: 'set rider', patch: { massG: value } })}
+        />
+        <Choice
+          label="Bags are filled"
+          description="What the loader weighs most"
+          value={trip.filling}
+          options={FILLINGS}
+          onChoose={(filling) => set({ filling })}
+        />
+      </section>
+      <p className={styles.caution}>
+        Being wet or tired makes a night colder than its figure. Camping and riding are legal only where they
+        are: ask the landowner or the authority.
+      </p>
+    </div>
+  );
+}
