@@ -19,6 +19,9 @@ export interface PlacedBag {
 /** Side of the bike as a sign along y: the rider's left is positive. */
 const SIGN = { left: 1, middle: 0, right: -1 } as const;
 
+/** A strapped seat pack points up a little towards its tail. */
+const SEAT_PACK_RISE_RAD = 0.13;
+
 const STEERED: ReadonlySet<Place> = new Set(['bar roll', 'bar bag', 'stem bag', 'fork bag']);
 
 /**
@@ -135,8 +138,8 @@ function placeBag(view: SideView, bag: Bag, nth: number, rollMm: number, riderCe
       );
     }
     case 'seat pack': {
-      const turn = Math.PI - 0.2;
-      const nose = { x: view.saddleTop.x - 45, z: view.saddleTop.z - 100 - nth * 200 };
+      const turn = Math.PI - SEAT_PACK_RISE_RAD;
+      const nose = { x: view.saddleTop.x - 45, z: view.saddleTop.z - 118 - nth * 200 };
       return shape(taperOutline(solid), nose, turn, turn);
     }
     case 'tool pouch': {
@@ -152,8 +155,8 @@ function placeBag(view: SideView, bag: Bag, nth: number, rollMm: number, riderCe
       return shape(rectangle(size.length, size.height), at, 0, up, (sign || 1) * (85 + size.across / 2));
     }
     case 'strap outside': {
-      const turn = Math.PI - 0.2;
-      const at = { x: view.saddleTop.x - 240, z: view.saddleTop.z + 55 + nth * size.across };
+      const turn = Math.PI - SEAT_PACK_RISE_RAD;
+      const at = { x: view.saddleTop.x - 290, z: view.saddleTop.z + 60 + nth * size.across };
       return shape(rectangle(size.length, size.across), at, turn, up);
     }
     case 'body':

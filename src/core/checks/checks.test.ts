@@ -63,7 +63,7 @@ const troubles: { check: string; plan: Plan; severity: Finding['severity']; says
         { poles: 'stem-main' },
       ),
       severity: 'stop',
-      says: /poles is 100 mm too long for stem/,
+      says: /poles: 100 mm too long for stem/,
       mends: true,
     },
     {
@@ -95,7 +95,7 @@ const troubles: { check: string; plan: Plan; severity: Finding['severity']; says
         { phone: 'seat-main' },
       ),
       severity: 'look',
-      says: /phone is wanted while riding, and seat is reached at camp/,
+      says: /phone: wanted while riding, but seat is reached at camp/,
       mends: true,
     },
     {
@@ -134,7 +134,7 @@ const troubles: { check: string; plan: Plan; severity: Finding['severity']; says
         things: [sampleThing('quilt', { need: 'must' })],
       }),
       severity: 'stop',
-      says: /quilt is still on the floor/,
+      says: /Still on the floor: quilt/,
       mends: true,
     },
     {
@@ -147,7 +147,7 @@ const troubles: { check: string; plan: Plan; severity: Finding['severity']; says
         load: [{ thingId: 'quilt', to: 'home', pinned: false }],
       },
       severity: 'look',
-      says: /quilt stays at home/,
+      says: /Left at home, though .*: quilt/,
       mends: true,
     },
     {

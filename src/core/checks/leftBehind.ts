@@ -12,7 +12,7 @@ export const leftBehind: Check = {
         severity: 'look',
         stage: 'load',
         subject: { kind: 'thing', id: thing.id },
-        message: `${thing.name} stays at home, and the kit says this trip must have it.`,
+        message: `Left at home, though this trip must have it: ${thing.name}.`,
         reason: 'Either it is not a must on this trip, or it should come.',
         figures: [],
         fixes: [

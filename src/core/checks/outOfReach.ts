@@ -18,14 +18,14 @@ export const outOfReach: Check = {
           thing,
           (candidate) => reachPoints(thing, candidate) < reachPoints(thing, spot),
         );
-        const wanted = thing.call === 'riding' ? 'is wanted while riding' : 'may be wanted at once';
+        const wanted = thing.call === 'riding' ? 'wanted while riding' : 'perhaps wanted at once';
         return {
           id: `out-of-reach:${thing.id}`,
           check: 'out of reach',
           severity: depth === 2 ? ('look' as const) : ('note' as const),
           stage: 'load' as const,
           subject: { kind: 'thing' as const, id: thing.id },
-          message: `${thing.name} ${wanted}, and ${spot.name} is reached ${reach}.`,
+          message: `${thing.name}: ${wanted}, but ${spot.name} is reached ${reach}.`,
           reason:
             thing.call === 'riding'
               ? 'What is wanted while riding belongs where one hand reaches it from the saddle, or it will not be used.'

@@ -17,7 +17,7 @@ export const tooLong: Check = {
           severity: 'stop' as const,
           stage: 'load' as const,
           subject: { kind: 'thing' as const, id: thing.id },
-          message: `${thing.name} is ${format.length(obstacle.byMm)} too ${word} for ${spot.name}.`,
+          message: `${thing.name}: ${format.length(obstacle.byMm)} too ${word} for ${spot.name}.`,
           reason: `It measures ${format.length(obstacle.thingMm)} where the inside gives ${format.length(obstacle.insideMm)}.`,
           figures: [
             { label: 'thing', value: obstacle.thingMm, unit: 'mm' as const },

@@ -31,7 +31,7 @@ export const unloaded: Check = {
         subject: floor.length === 1 ? { kind: 'thing', id: floor[0]!.id } : null,
         message:
           floor.length === 1
-            ? `${floor[0]!.name} is still on the floor.`
+            ? `Still on the floor: ${floor[0]!.name}.`
             : `${floor.length} things are still on the floor: ${listed((needed.length ? needed : floor).map((t) => t.name))}.`,
         reason: `Together ${format.mass(massG)} and ${format.volume(volumeMl)}. Pack them, or leave them at home on purpose.`,
         figures: [

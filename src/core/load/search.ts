@@ -6,8 +6,8 @@ import { LoadState } from './state';
 export const DEFAULT_MOVES = 400_000;
 /** Searches from different starts; the best is taken. */
 const ROUNDS = 3;
-/** Temperatures of the annealing, in points: from about a misplaced thing to far below any difference shown. */
-const HOT = 12;
+/** Temperatures of the annealing, in points: from about half of leaving a nice thing to far below any difference shown. */
+const HOT = 30;
 const COLD = 0.02;
 /** Moves between two reports of progress. */
 const CHUNK = 8192;
@@ -49,9 +49,12 @@ export function* searchLoad(
     }
   };
 
-  for (let round = 0; round < ROUNDS; round += 1) {
+  // The starts are drawn first, so that they are the same however long the search goes on from them.
+  const starts = Array.from({ length: ROUNDS }, (_, round) => greedyOrder(instance, free, round, random));
+  for (const [round, order] of starts.entries()) {
     const state = new LoadState(instance);
-    greedy(instance, state, free, round, random);
+    greedy(instance, state, order);
+    descend(state, free, options);
     keep(state);
     const budget = free.length === 0 || instance.m === 0 ? 0 : Math.floor(moves / ROUNDS);
     const cooling = Math.pow(COLD / HOT, 1 / Math.max(1, budget));
@@ -70,20 +73,15 @@ export function* searchLoad(
   return best ?? new LoadState(instance).where;
 }
 
-/** Puts things in order of need and size where they cost least; rounds after the first shuffle the order a little. */
-function greedy(
-  instance: Instance,
-  state: LoadState,
-  free: readonly number[],
-  round: number,
-  random: Random,
-): void {
-  const key = free.map((i) => {
-    const jitter = round === 0 ? 1 : 0.6 + 0.8 * random();
-    return { i, need: instance.leave[i]!, size: instance.needMl[i]! * jitter };
-  });
-  key.sort((a, b) => b.need - a.need || b.size - a.size);
-  for (const { i } of key) {
+/** Things by need and size, the largest first; rounds after the first shuffle the sizes a little. */
+function greedyOrder(instance: Instance, free: readonly number[], round: number, random: Random): number[] {
+  const size = new Map(free.map((i) => [i, instance.needMl[i]! * (round === 0 ? 1 : 0.6 + 0.8 * random())]));
+  return [...free].sort((a, b) => instance.leave[b]! - instance.leave[a]! || size.get(b)! - size.get(a)!);
+}
+
+/** Puts things, in the given order, where they cost least. */
+function greedy(instance: Instance, state: LoadState, order: readonly number[]): void {
+  for (const i of order) {
     let bestSpot = -1;
     let bestTotal = state.total;
     for (let j = 0; j < instance.m; j += 1) {

@@ -126,9 +126,12 @@ function BagShape(props: {
       <polygon points={path(bag.outline)} className={styles.cloth} />
       {bag.filled.length > 2 && <polygon points={path(bag.filled)} fill={`url(#${texture})`} />}
       <polygon points={path(bag.outline)} className={styles.seam} />
-      <text x={bag.label.x} y={-bag.label.z + 12} className={styles.letter}>
+      <text x={bag.label.x} y={-bag.label.z + 2} className={styles.letter}>
         {bag.letters}
         {!bag.closes && ' ✕'}
+        <tspan x={bag.label.x} dy={34} className={styles.percent}>
+          {percent}
+        </tspan>
       </text>
     </g>
   );

@@ -69,11 +69,9 @@ const Row = memo(function Row({ compartment, bag, open, onOpen, format }: RowPro
           onClick={() => onOpen(open ? null : spot.bag.id)}
         >
           <span className={styles.letter}>{spot.letter}</span>
-          <span>
-            {spot.name}
-            <span className={styles.detail}>
-              {spot.compartment.reach}, {spot.compartment.weather}
-            </span>
+          <span className={styles.name}>{spot.name}</span>
+          <span className={styles.detail}>
+            {spot.compartment.reach}, {spot.compartment.weather}
           </span>
         </button>
       </th>

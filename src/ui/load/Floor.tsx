@@ -29,7 +29,9 @@ export function Floor() {
         <header className={styles.header}>
           <h2>On the floor</h2>
           <span className="quiet">
-            {floor.length === 0 ? 'nothing' : `${floor.length} things, ${format.mass(heavy)}`}
+            {floor.length === 0
+              ? 'nothing'
+              : `${floor.length === 1 ? '1 thing' : `${floor.length} things`}, ${format.mass(heavy)}`}
           </span>
         </header>
         {floor.length === 0 ? (

@@ -1,0 +1,21 @@
+import { defineConfig } from '@playwright/test';
+import { CHROMIUM_FLAGS } from './scripts/lib/browser';
+import { CHROMIUM } from './scripts/lib/system';
+
+/** Journeys through the real interface. scripts/test.ts starts the server and hands over its address. */
+export default defineConfig({
+  testDir: 'tests/e2e',
+  // Each journey has an account of its own, so they can run beside each other; two cores, two workers.
+  fullyParallel: true,
+  workers: 2,
+  timeout: 60_000,
+  expect: { timeout: 15_000 },
+  reporter: [['list'], ['json']],
+  outputDir: 'test-results',
+  use: {
+    baseURL: process.env.BASE_URL,
+    viewport: { width: 1280, height: 800 },
+    launchOptions: { executablePath: CHROMIUM, args: CHROMIUM_FLAGS },
+    trace: 'retain-on-failure',
+  },
+});

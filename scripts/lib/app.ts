@@ -1,0 +1,53 @@
+import { randomBytes } from 'node:crypto';
+import pg from 'pg';
+import { migrate } from '@/db/migrate';
+import { resetDemo } from '@/db/demo';
+import { createPool } from '@/db/pool';
+import { ensureBuild } from './build';
+import { ensureDatabase, startCluster } from './cluster';
+import { serve } from './server';
+import { step } from './say';
+
+/** A throwaway database with the demo in it, on this clone's cluster for tests. */
+export async function withDatabase<Value>(work: (url: string) => Promise<Value>): Promise<Value> {
+  const cluster = await step('Starting PostgreSQL', () => startCluster('test'));
+  // A run that is interrupted must not leave its server behind.
+  const interrupted = () => {
+    cluster.stop();
+    process.exit(130);
+  };
+  process.once('SIGINT', interrupted);
+  process.once('SIGTERM', interrupted);
+  const name = `gorvin_${randomBytes(6).toString('hex')}`;
+  try {
+    const url = await ensureDatabase(cluster, name);
+    await migrate(url);
+    const pool = createPool(url);
+    await resetDemo(pool);
+    await pool.end();
+    const value = await work(url);
+    const client = new pg.Client({ connectionString: cluster.url('postgres') });
+    await client.connect();
+    await client.query(`drop database ${pg.escapeIdentifier(name)} with (force)`);
+    await client.end();
+    return value;
+  } finally {
+    process.off('SIGINT', interrupted);
+    process.off('SIGTERM', interrupted);
+    cluster.stop();
+  }
+}
+
+/** The production build, serving such a database. */
+export const withApp = <Value>(
+  work: (app: { url: string; databaseUrl: string }) => Promise<Value>,
+): Promise<Value> =>
+  withDatabase(async (databaseUrl) => {
+    await ensureBuild();
+    const server = await serve(databaseUrl, 4100, true);
+    try {
+      return await work({ url: server.url, databaseUrl });
+    } finally {
+      await server.stop();
+    }
+  });

@@ -1,0 +1,239 @@
+import { randomUUID } from 'node:crypto';
+import fc from 'fast-check';
+import { demoPlan } from '@/core/demo/plan';
+import type { Edit } from '@/core/plan/edit';
+import { changeDraft, type Change } from '@/core/plan/history';
+import { emptyPlan, type Plan } from '@/core/plan/plan';
+import { sampleThing } from '@/core/plan/samples';
+import { accountOfSession, createSession, endSession, ensureDemoAccount, setUnits } from '@/db/accounts';
+import { resetDemo, seedDemo, DEMO_TRIP_ID } from '@/db/demo';
+import { readDraft, saveChange } from '@/db/history';
+import { insertPlan, readPlan } from '@/db/plans';
+import { transaction } from '@/db/pool';
+import { deleteTrip, listTrips } from '@/db/trips';
+import { newAccount, pool } from './database';
+
+afterAll(() => pool.end());
+
+async function newTrip(plan: Plan = demoPlan(), accountId?: string) {
+  const account = accountId ?? (await newAccount());
+  const trip = randomUUID();
+  await transaction(pool, (client) => insertPlan(client, account, trip, plan));
+  const edit = (revision: number, wish: Edit, id = randomUUID()) =>
+    saveChange(pool, account, trip, revision, { id, op: 'edit', edit: wish });
+  const step = (revision: number, op: 'undo' | 'redo') =>
+    saveChange(pool, account, trip, revision, { id: randomUUID(), op });
+  const read = async () => (await readDraft(pool, account, trip))!;
+  return { account, trip, edit, step, read };
+}
+
+const home = (thingId: string): Edit => ({ kind: 'place', moves: [{ thingId, to: 'home' }] });
+
+describe('plans in rows', () => {
+  test.each([
+    ['the demo', demoPlan()],
+    ['an empty one', emptyPlan('Empty')],
+  ])('%s reads back exactly as it was written', async (_what, plan) => {
+    const { account, trip } = await newTrip(plan);
+    expect(await readPlan(pool, account, trip)).toEqual({ plan, revision: 0 });
+  });
+
+  test('after any edits, undos and redos the rows hold what the core computes', async () => {
+    const ids = ['paperback', 'pillow', 'mug', 'folding-chair'];
+    const wish: fc.Arbitrary<Edit | 'undo' | 'redo'> = fc.oneof(
+      fc.constantFrom(...ids).map(home),
+      fc.constantFrom(...ids).map((thingId): Edit => ({
+        kind: 'place',
+        moves: [{ thingId, to: { compartmentId: 'seat-pack-main' }, pinned: true }],
+      })),
+      fc.constantFrom(...ids).map((id): Edit => ({ kind: 'remove things', ids: [id] })),
+      fc
+        .constantFrom(...ids)
+        .map((id): Edit => ({ kind: 'put things', things: [sampleThing(id, { massG: 321 })] })),
+      fc.constant<Edit>({ kind: 'remove bags', ids: ['seat-pack'] }),
+      fc.constant<Edit>({ kind: 'set bike', bike: null }),
+      fc.constant<Edit>({ kind: 'set trip', patch: { nights: 4, startDate: null } }),
+      fc.constantFrom('undo' as const, 'redo' as const),
+    );
+    await fc.assert(
+      fc.asyncProperty(fc.array(wish, { minLength: 1, maxLength: 12 }), async (wishes) => {
+        const { account, trip, read } = await newTrip();
+        let { draft, revision } = await read();
+        for (const next of wishes) {
+          const change: Change =
+            typeof next === 'string'
+              ? { id: randomUUID(), op: next }
+              : { id: randomUUID(), op: 'edit', edit: next };
+          const outcome = await saveChange(pool, account, trip, revision, change);
+          const expected = changeDraft(draft, change);
+          expect(outcome.kind).toBe(expected.ok ? 'saved' : 'refused');
+          if (!expected.ok || outcome.kind !== 'saved') continue;
+          draft = expected.value;
+          revision = outcome.revision;
+          expect(await read()).toEqual({ draft, revision });
+        }
+      }),
+      { numRuns: 25 },
+    );
+  });
+
+  test('dates, quotes and other awkward text come back as they were', async () => {
+    const plan = demoPlan();
+    plan.trip.name = `O'Neill "½" ; drop table trip; -- é漢\u00a0`.trim();
+    plan.things = [sampleThing('t', { name: '$1 \\ %s {}', provides: ['light', 'repair'] })];
+    const { account, trip } = await newTrip(plan);
+    expect((await readPlan(pool, account, trip))!.plan).toEqual(plan);
+  });
+});
+
+describe('revisions', () => {
+  test('a stale revision is refused with what happened since, and overwrites nothing', async () => {
+    const { edit, read } = await newTrip();
+    expect(await edit(0, home('paperback'))).toEqual({ kind: 'saved', revision: 1 });
+    expect(await edit(0, home('pillow'))).toEqual({
+      kind: 'stale',
+      revision: 1,
+      since: ['Paperback left at home'],
+    });
+    expect((await read()).draft.plan.load).toHaveLength(1);
+  });
+
+  test('a change sent twice is taken once', async () => {
+    const { edit, read } = await newTrip();
+    const id = randomUUID();
+    expect(await edit(0, home('paperback'), id)).toEqual({ kind: 'saved', revision: 1 });
+    expect(await edit(0, home('paperback'), id)).toEqual({ kind: 'saved', revision: 1 });
+    expect((await read()).draft.done).toHaveLength(1);
+  });
+
+  test('of two changes at the same moment one is taken and the other told', async () => {
+    const { edit } = await newTrip();
+    const outcomes = await Promise.all([edit(0, home('paperback')), edit(0, home('pillow'))]);
+    expect(outcomes.map((outcome) => outcome.kind).sort()).toEqual(['saved', 'stale']);
+  });
+
+  test('an edit that does not suit is refused and leaves no trace', async () => {
+    const { edit, read } = await newTrip();
+    expect(await edit(0, { kind: 'remove things', ids: ['nothing'] })).toMatchObject({ kind: 'refused' });
+    expect(await read()).toMatchObject({ revision: 0, draft: { done: [] } });
+  });
+
+  test('undo and redo are revisions too, and a new edit forgets what could be redone', async () => {
+    const { edit, step, read } = await newTrip();
+    await edit(0, home('paperback'));
+    await edit(1, home('pillow'));
+    expect(await step(2, 'undo')).toEqual({ kind: 'saved', revision: 3 });
+    expect(await step(3, 'undo')).toEqual({ kind: 'saved', revision: 4 });
+    expect((await read()).draft.undone.map((undone) => undone.label)).toEqual([
+      'Pillow left at home',
+      'Paperback left at home',
+    ]);
+    expect(await step(4, 'redo')).toEqual({ kind: 'saved', revision: 5 });
+    await edit(5, home('mug'));
+    expect(await step(6, 'redo')).toMatchObject({ kind: 'refused', reason: 'There is nothing to redo.' });
+    expect((await read()).draft.done.map((done) => done.label)).toEqual([
+      'Paperback left at home',
+      'Mug left at home',
+    ]);
+  });
+});
+
+describe('things owned once and used on many trips', () => {
+  test('a thing changed on one trip is changed on the other, whose revision counts up', async () => {
+    const first = await newTrip();
+    const second = await newTrip({ ...demoPlan(), load: [] }, first.account);
+    const quilt = demoPlan().things.find((thing) => thing.id === 'down-quilt')!;
+    await first.edit(0, { kind: 'put things', things: [{ ...quilt, massG: 702 }] });
+    const { draft, revision } = await second.read();
+    expect(draft.plan.things.find((thing) => thing.id === 'down-quilt')!.massG).toBe(702);
+    expect(revision).toBe(1);
+    expect(await second.edit(0, home('mug'))).toMatchObject({ kind: 'stale' });
+  });
+
+  test('a thing taken off one trip stays on the other; off the last, it is forgotten', async () => {
+    const first = await newTrip();
+    const second = await newTrip(demoPlan(), first.account);
+    const owned = async () =>
+      (await pool.query('select from thing where account_id = $1 and id = $2', [first.account, 'mug']))
+        .rowCount;
+    await first.edit(0, { kind: 'remove things', ids: ['mug'] });
+    expect(await owned()).toBe(1);
+    expect((await second.read()).draft.plan.things.some((thing) => thing.id === 'mug')).toBe(true);
+    await second.edit(0, { kind: 'remove things', ids: ['mug'] });
+    expect(await owned()).toBe(0);
+    expect(await first.step(1, 'undo')).toMatchObject({ kind: 'saved' });
+    expect(await owned()).toBe(1);
+  });
+
+  test('a deleted trip takes only what no other trip uses', async () => {
+    const first = await newTrip();
+    const second = await newTrip(demoPlan(), first.account);
+    expect(await transaction(pool, (client) => deleteTrip(client, first.account, first.trip))).toBe(true);
+    expect((await second.read()).draft.plan).toEqual(demoPlan());
+    await transaction(pool, (client) => deleteTrip(client, first.account, second.trip));
+    for (const table of ['bike', 'bag', 'thing']) {
+      expect((await pool.query(`select from ${table} where account_id = $1`, [first.account])).rowCount).toBe(
+        0,
+      );
+    }
+  });
+});
+
+describe('accounts', () => {
+  test('another account reads, changes, lists and deletes nothing', async () => {
+    const mine = await newTrip();
+    const stranger = await newAccount();
+    expect(await readPlan(pool, stranger, mine.trip)).toBeNull();
+    expect(
+      await saveChange(pool, stranger, mine.trip, 0, { id: 'c', op: 'edit', edit: home('mug') }),
+    ).toEqual({ kind: 'no such trip' });
+    expect(await listTrips(pool, stranger)).toEqual([]);
+    expect(await deleteTrip(pool, stranger, mine.trip)).toBe(false);
+    expect((await listTrips(pool, mine.account)).map((trip) => trip.things)).toEqual([
+      demoPlan().things.length,
+    ]);
+  });
+
+  test('two accounts can own things of the same id', async () => {
+    const [first, second] = [await newTrip(), await newTrip()];
+    await first.edit(0, { kind: 'put things', things: [sampleThing('mug', { massG: 1 })] });
+    expect((await second.read()).draft.plan).toEqual(demoPlan());
+  });
+
+  test('a session is known by its token until it ends; only a hash is kept', async () => {
+    const account = await newAccount();
+    const token = await createSession(pool, account);
+    await setUnits(pool, account, 'imperial');
+    expect(await accountOfSession(pool, token)).toMatchObject({ id: account, units: 'imperial' });
+    expect(await accountOfSession(pool, `${token}x`)).toBeNull();
+    const { rows } = await pool.query(`select from session where account_id = $1 and token_hash = $2`, [
+      account,
+      Buffer.from(token),
+    ]);
+    expect(rows).toEqual([]);
+    await endSession(pool, token);
+    expect(await accountOfSession(pool, token)).toBeNull();
+    const late = await createSession(pool, account);
+    await pool.query(`update session set expires_at = now() - interval '1 second' where account_id = $1`, [
+      account,
+    ]);
+    expect(await accountOfSession(pool, late)).toBeNull();
+  });
+
+  test('the demo is seeded once, and put back whole by a reset', async () => {
+    await seedDemo(pool);
+    const account = await ensureDemoAccount(pool);
+    const before = (await readDraft(pool, account, DEMO_TRIP_ID))!;
+    await saveChange(pool, account, DEMO_TRIP_ID, before.revision, {
+      id: randomUUID(),
+      op: 'edit',
+      edit: home('mug'),
+    });
+    expect(await seedDemo(pool)).toBe(false);
+    await resetDemo(pool);
+    expect(await readDraft(pool, account, DEMO_TRIP_ID)).toEqual({
+      revision: 0,
+      draft: { plan: demoPlan(), done: [], undone: [] },
+    });
+  });
+});

@@ -1,0 +1,146 @@
+import { accessible, expect, figure, saved, test } from './journey';
+
+test('keyboard alone: choose, put, open, pin, leave, undo, redo, load and cancel', async ({
+  page,
+  rider,
+}) => {
+  await rider.open('load');
+  const inHand = page.getByRole('region', { name: 'Thing in hand' });
+  await page.keyboard.press('ArrowRight');
+  await expect(inHand).toContainText('Down quilt');
+  await page.keyboard.press('l');
+  // The next thing comes to hand by itself.
+  await expect(inHand).toContainText('Quilt pad straps');
+  await page.keyboard.press('Shift+L');
+  const inside = page.getByRole('listbox', { name: /In Seat pack, main/ });
+  await expect(inside.getByRole('option')).toHaveText([/Down quilt/]);
+
+  await page.keyboard.press('-');
+  await expect(page.getByRole('region', { name: 'Left at home' })).toContainText('Quilt pad straps');
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('region', { name: 'Left at home' })).not.toContainText('Quilt pad straps');
+  await page.keyboard.press('Control+Shift+Z');
+  await expect(page.getByRole('region', { name: 'Left at home' })).toContainText('Quilt pad straps');
+
+  await page.keyboard.press('Control+k');
+  await page.getByRole('textbox', { name: 'Find' }).fill('down quilt');
+  await page.keyboard.press('Enter');
+  await expect(inHand).toContainText('Down quilt');
+  await page.keyboard.press('!');
+  await expect(inHand.getByRole('button', { name: 'Unpin' })).toBeVisible();
+  await page.keyboard.press('Delete');
+  await expect(page.getByRole('region', { name: 'The floor' })).toContainText('Down quilt');
+
+  await page.keyboard.press('.');
+  await expect(page.getByRole('button', { name: 'Cancel' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('button', { name: 'Load for me' }).first()).toBeVisible();
+  await expect(page.getByRole('region', { name: 'The floor' })).toContainText('68 things');
+  await page.keyboard.press('.');
+  await expect(page.getByText(/things moved/)).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByRole('region', { name: 'The floor' })).toContainText('1 thing');
+  await saved(page);
+
+  await page.keyboard.press('Shift+?');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toContainText('load for me');
+});
+
+test('dragging a thing to a bag and back shows its consequences at once', async ({ page, rider }) => {
+  await rider.open('load');
+  await expect(figure(page, 'Loaded bike')).toHaveText('15.6 kg');
+  const tent = page.getByRole('option', { name: /Tent inner and fly/ });
+  const row = page.getByRole('row', { name: /Bar roll/ });
+  const drag = async (from: typeof tent, to: typeof row) => {
+    const [a, b] = [(await from.boundingBox())!, (await to.boundingBox())!];
+    await page.mouse.move(a.x + a.width / 2, a.y + a.height / 2);
+    await page.mouse.down();
+    await page.mouse.move(a.x + a.width / 2 + 12, a.y + a.height / 2 + 12, { steps: 3 });
+    await page.mouse.move(b.x + b.width / 3, b.y + b.height / 2, { steps: 8 });
+    await page.mouse.up();
+  };
+  await drag(tent, row);
+  await expect(row).toContainText('3.26 l');
+  await expect(figure(page, 'Loaded bike')).toHaveText('16.7 kg');
+  await expect(page.getByText('Last change: Tent inner and fly to Bar roll')).toBeVisible();
+  await expect(page.getByRole('complementary').getByText('+1.04 kg').first()).toBeVisible();
+  await page.getByRole('button', { name: /^A Bar roll/ }).click();
+  await drag(
+    page.getByRole('option', { name: /Tent inner and fly/ }),
+    page.getByRole('region', { name: 'The floor' }).getByRole('heading'),
+  );
+  await expect(figure(page, 'Loaded bike')).toHaveText('15.6 kg');
+});
+
+test('undo and redo reach back over a reload', async ({ page, rider }) => {
+  await rider.open('load');
+  await page.getByRole('option', { name: /Paperback/ }).click();
+  await page.getByRole('button', { name: 'Leave at home' }).click();
+  await expect(page.getByRole('region', { name: 'Left at home' })).toContainText('Paperback');
+  await saved(page);
+  await page.reload();
+  await page.getByRole('button', { name: 'Undo: Paperback left at home' }).click();
+  await expect(page.getByRole('region', { name: 'Left at home' })).not.toContainText('Paperback');
+  await saved(page);
+  await page.reload();
+  await page.getByRole('button', { name: 'Redo: Paperback left at home' }).click();
+  await expect(page.getByRole('region', { name: 'Left at home' })).toContainText('Paperback');
+});
+
+test('a finding is mended in one press, and every figure can say why', async ({ page, rider }) => {
+  await rider.open('load');
+  await page.getByRole('option', { name: /Tent poles/ }).click();
+  await page
+    .getByRole('combobox', { name: 'Put Tent poles in' })
+    .selectOption({ label: '✕ C Left stem bag: 205 mm too long' });
+  const finding = page
+    .getByRole('listitem')
+    .filter({ hasText: 'Tent poles: 205 mm too long for Left stem bag' });
+  await expect(finding).toContainText('stop');
+  await finding
+    .getByRole('button', { name: /Move Tent poles to/ })
+    .first()
+    .click();
+  await expect(finding).toHaveCount(0);
+  await page.getByRole('button', { name: 'Why: On front wheel' }).click();
+  await expect(page.getByRole('dialog', { name: 'Why: On front wheel' })).toContainText('wheelbase');
+});
+
+for (const colorScheme of ['light', 'dark'] as const) {
+  test(`every view is accessible, ${colorScheme}`, async ({ page, rider }) => {
+    test.setTimeout(120_000);
+    await page.emulateMedia({ colorScheme });
+    for (const stage of ['trip', 'bike', 'kit', 'load']) {
+      await rider.open(stage);
+      await accessible(page);
+    }
+    await page.getByRole('option', { name: /Down quilt/ }).click();
+    await page.keyboard.press('l');
+    await page.keyboard.press('Shift+L');
+    await accessible(page);
+    await rider.open('kit');
+    await page.getByRole('button', { name: 'Inflatable mat' }).click();
+    await accessible(page);
+    await rider.open('bike');
+    await page.getByRole('button', { name: /Half frame bag/ }).click();
+    await accessible(page);
+    await page.goto('/');
+    await accessible(page);
+  });
+}
+
+test.describe('on a phone', () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
+
+  test('nothing is wider than the screen, and a thing is packed by touch', async ({ page, rider }) => {
+    for (const stage of ['trip', 'bike', 'kit', 'load']) {
+      await rider.open(stage);
+      expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+    }
+    await page.getByRole('option', { name: /Down quilt/ }).tap();
+    await page
+      .getByRole('combobox', { name: 'Put Down quilt in' })
+      .selectOption({ label: 'L Seat pack, main: 5.18 l left over' });
+    await expect(page.getByRole('row', { name: /Seat pack, main/ })).toContainText('4.42 l');
+    await saved(page);
+  });
+});

@@ -1,0 +1,80 @@
+import { randomUUID } from 'node:crypto';
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test as base, type Page } from '@playwright/test';
+import pg from 'pg';
+import { demoPlan } from '@/core/demo/plan';
+import { withFreshIds, type Plan } from '@/core/plan/plan';
+import { createSession } from '@/db/accounts';
+import { insertPlan } from '@/db/plans';
+
+interface Journey {
+  /** An account of this test's own, signed in, with one trip. */
+  rider: {
+    accountId: string;
+    tripId: string;
+    signIn(page: Page): Promise<void>;
+    open(stage: string): Promise<void>;
+  };
+  plan: Plan;
+}
+
+export const pool = new pg.Pool({ connectionString: process.env.TEST_DATABASE_URL, max: 2 });
+
+/** Tests get a rider with a trip of their own; by default the demo, under ids of its own. */
+export const test = base.extend<Journey>({
+  plan: async ({}, use) => use(withFreshIds(demoPlan(), randomUUID)),
+  rider: async ({ page, plan, baseURL }, use) => {
+    const accountId = randomUUID();
+    const tripId = randomUUID();
+    await pool.query('insert into account (id, name) values ($1, $2)', [accountId, 'Test rider']);
+    await insertPlan(pool, accountId, tripId, plan);
+    const token = await createSession(pool, accountId);
+    const signIn = (target: Page) =>
+      target
+        .context()
+        .addCookies([
+          { name: 'gorvin_session', value: token, url: baseURL!, httpOnly: true, sameSite: 'Lax' },
+        ]);
+    await signIn(page);
+    // Whatever a journey does, the page itself must not break, nor the security policy be in its way.
+    const broken: string[] = [];
+    page.on('pageerror', (error) => broken.push(error.message));
+    page.on('console', (message) => {
+      if (message.type() === 'error' && !/Failed to load resource/.test(message.text()))
+        broken.push(message.text());
+    });
+    await use({
+      accountId,
+      tripId,
+      signIn,
+      open: async (stage) => {
+        await page.goto(`/trips/${tripId}/${stage}`);
+        await expect(page.getByRole('navigation', { name: 'Stages' })).toBeVisible();
+      },
+    });
+    expect(broken).toEqual([]);
+  },
+});
+
+export { expect };
+
+/** Waits until everything done is on the server. */
+export const saved = (page: Page) =>
+  expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible();
+
+/** Automated accessibility checks: nothing serious or worse. */
+export async function accessible(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
+  expect(
+    serious.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html.slice(0, 160)).join(' | ')}`),
+  ).toEqual([]);
+}
+
+/** The number behind a label in the consequences, as shown. */
+export const figure = (page: Page, label: string) =>
+  page
+    .getByRole('complementary', { name: 'Consequences' })
+    .getByRole('row', { name: new RegExp(label) })
+    .locator('td')
+    .first();

@@ -1,0 +1,94 @@
+import { expect, pool, saved, test } from './journey';
+
+test('two tabs: the stale one is told, reloads its view, and loses nothing that was typed', async ({
+  page,
+  rider,
+  context,
+}) => {
+  await rider.open('trip');
+  const other = await context.newPage();
+  await other.goto(page.url());
+  await other.getByRole('textbox', { name: 'Coldest night expected' }).fill('37 °F');
+  await other.keyboard.press('Enter');
+  await saved(other);
+
+  const name = page.getByRole('textbox', { name: 'Name' });
+  await page.getByRole('combobox', { name: 'Sleeping in a' }).selectOption('bivvy');
+  const notice = page.getByRole('alert').filter({ hasText: 'changed in another tab' });
+  await expect(notice).toContainText('Trip: night minimum');
+  await expect(notice).toContainText('1 change');
+  await name.fill('Half-typed na');
+  await notice.getByRole('button', { name: 'Load it and put mine on top' }).click();
+  await expect(notice).toHaveCount(0);
+  await saved(page);
+  await expect(name).toHaveValue('Half-typed na');
+  await expect(page.getByRole('textbox', { name: 'Coldest night expected' })).toHaveValue('2.8 °C');
+  const { rows } = await pool.query('select sleeping, night_minimum_c, name from trip where id = $1', [
+    rider.tripId,
+  ]);
+  expect(rows[0]).toMatchObject({ sleeping: 'bivvy', name: 'Plateau and river loop' });
+  expect(rows[0].night_minimum_c).toBeCloseTo(2.78, 1);
+});
+
+test('a server that fails loses no edit: it is kept over a reload, said to be unsaved, and sent again', async ({
+  page,
+  rider,
+}) => {
+  await rider.open('load');
+  let failing = true;
+  await page.route('**/changes', (route) =>
+    failing
+      ? route.fulfill({ status: 500, json: { error: 'Something failed on the server.' } })
+      : route.continue(),
+  );
+  await page.getByRole('option', { name: /Paperback/ }).click();
+  await page.keyboard.press('-');
+  await expect(page.getByText('Not saved yet: 1 change')).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Left at home' })).toContainText('Paperback');
+  page.on('dialog', (dialog) => dialog.accept());
+  await page.reload();
+  await expect(page.getByRole('region', { name: 'Left at home' })).toContainText('Paperback');
+  await expect(page.getByText('Not saved yet: 1 change')).toBeVisible();
+  failing = false;
+  await page.getByRole('button', { name: 'Try now' }).click();
+  await saved(page);
+  const { rows } = await pool.query('select compartment_id from load_entry where trip_id = $1', [
+    rider.tripId,
+  ]);
+  expect(rows).toEqual([{ compartment_id: null }]);
+});
+
+test('one account never sees or changes what is another one’s', async ({ rider, browser, baseURL }) => {
+  await rider.open('trip');
+  const stranger = await browser.newContext({ baseURL });
+  const theirs = await stranger.newPage();
+  await theirs.goto('/welcome');
+  await theirs.getByRole('button', { name: 'Open the demo trip' }).click();
+  await expect(theirs.getByRole('list', { name: 'Trips' })).toBeVisible();
+  const response = await theirs.goto(`/trips/${rider.tripId}/trip`);
+  expect(response!.status()).toBe(404);
+  await expect(theirs.getByText('There is nothing at this address')).toBeVisible();
+  const origin = { origin: baseURL! };
+  for (const url of [
+    `/api/trips/${rider.tripId}`,
+    `/api/trips/${rider.tripId}/plan`,
+    `/api/trips/${rider.tripId}/kit`,
+  ]) {
+    expect((await theirs.request.get(url)).status()).toBe(404);
+  }
+  const change = {
+    revision: 0,
+    change: { id: 'x', op: 'edit', edit: { kind: 'set trip', patch: { name: 'Mine' } } },
+  };
+  const post = (headers: Record<string, string>, data: unknown = change) =>
+    theirs.request.post(`/api/trips/${rider.tripId}/changes`, { headers, data });
+  expect((await post(origin)).status()).toBe(404);
+  expect((await post({ origin: 'http://elsewhere.example' })).status()).toBe(403);
+  expect(
+    (
+      await post(origin, { revision: 0, change: { id: 'x', op: 'edit', edit: { kind: 'drop tables' } } })
+    ).status(),
+  ).toBe(422);
+  expect((await theirs.request.delete(`/api/trips/${rider.tripId}`, { headers: origin })).status()).toBe(404);
+  await stranger.close();
+});
