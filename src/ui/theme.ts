@@ -51,6 +51,11 @@ export const theme = createTheme({
   respectReducedMotion: true,
   components: {
     Tooltip: { defaultProps: { openDelay: 400 } },
-    Modal: { defaultProps: { overlayProps: { backgroundOpacity: 0.35 }, centered: false } },
+    Modal: {
+      defaultProps: {
+        overlayProps: { backgroundOpacity: 0.35 },
+        closeButtonProps: { 'aria-label': 'Close' },
+      },
+    },
   },
 });

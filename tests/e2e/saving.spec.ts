@@ -17,16 +17,16 @@ test('two tabs: the stale one is told, reloads its view, and loses nothing that 
   const notice = page.getByRole('alert').filter({ hasText: 'changed in another tab' });
   await expect(notice).toContainText('Trip: night minimum');
   await expect(notice).toContainText('1 change');
-  await name.fill('Half-typed na');
+  await name.fill('Plateau, typed meanwhile');
   await notice.getByRole('button', { name: 'Load it and put mine on top' }).click();
   await expect(notice).toHaveCount(0);
   await saved(page);
-  await expect(name).toHaveValue('Half-typed na');
+  await expect(name).toHaveValue('Plateau, typed meanwhile');
   await expect(page.getByRole('textbox', { name: 'Coldest night expected' })).toHaveValue('2.8 °C');
   const { rows } = await pool.query('select sleeping, night_minimum_c, name from trip where id = $1', [
     rider.tripId,
   ]);
-  expect(rows[0]).toMatchObject({ sleeping: 'bivvy', name: 'Plateau and river loop' });
+  expect(rows[0]).toMatchObject({ sleeping: 'bivvy', name: 'Plateau, typed meanwhile' });
   expect(rows[0].night_minimum_c).toBeCloseTo(2.78, 1);
 });
 

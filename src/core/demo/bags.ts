@@ -30,7 +30,7 @@ export const DEMO_BAGS: readonly Bag[] = [
     compartment(
       'bar-roll-main',
       'main',
-      { kind: 'cylinder', lengthMm: 500, diameterMm: 152 },
+      { kind: 'cylinder', lengthMm: 480, diameterMm: 150 },
       null,
       'at camp',
       'sealed',
@@ -136,7 +136,7 @@ export const DEMO_BAGS: readonly Bag[] = [
         mouthWidthMm: 214,
         mouthHeightMm: 218,
       },
-      9600,
+      8800,
       'at camp',
       'sealed',
     ),

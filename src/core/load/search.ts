@@ -3,12 +3,20 @@ import type { Instance } from './instance';
 import { LoadState } from './state';
 
 /** Moves tried in one search. A number of moves, not of seconds, so that a seed gives the same load anywhere. */
-export const DEFAULT_MOVES = 400_000;
-/** Searches from different starts; the best is taken. */
-const ROUNDS = 3;
-/** Temperatures of the annealing, in points: from about half of leaving a nice thing to far below any difference shown. */
-const HOT = 30;
-const COLD = 0.02;
+export const DEFAULT_MOVES = 800_000;
+/**
+ * One annealing each, from different starts; the best result is taken. Heat in points: from about half of leaving
+ * a nice thing, or all of it, to far below any difference shown. Price of a millilitre that does not fit, in
+ * points: at first cheap enough to squeeze through. The first is made for kits that just fit, the second for
+ * kits of which much must stay behind (measured on the demo and on random kits of 60 to 120 things).
+ */
+const ANNEALINGS = [
+  { hot: 15, cold: 0.2, firstPrice: 0.01, lastPrice: 2 },
+  { hot: 60, cold: 0.02, firstPrice: 0.03, lastPrice: 30 },
+] as const;
+/** Shares of the moves that swap two things, and that take one out; the rest move one. */
+const SWAPS = 0.4;
+const DROPS = 0.04;
 /** Moves between two reports of progress. */
 const CHUNK = 8192;
 
@@ -21,8 +29,8 @@ export interface SearchProgress {
 
 /**
  * Looks for the assignment of least objective that keeps every hard rule: a greedy start, simulated annealing
- * over moves, swaps and ejections (Kirkpatrick et al. 1983), then descent until no single move or swap helps.
- * Only allowed assignments are ever visited, so whatever is best so far may be ridden.
+ * over moves and swaps (Kirkpatrick et al. 1983), then descent until no single move or swap helps.
+ * Only assignments that keep every hard rule are ever taken for the best, so whatever is best so far may be ridden.
  *
  * A generator, so that a caller can show progress, stop, or give the thread to others between chunks.
  *
@@ -43,32 +51,37 @@ export function* searchLoad(
     ),
   );
   const keep = (state: LoadState) => {
-    if (state.total < bestTotal - 1e-9) {
+    if (state.overMl < 1e-6 && state.total < bestTotal - 1e-9) {
       bestTotal = state.total;
       best = state.where.slice();
     }
   };
 
   // The starts are drawn first, so that they are the same however long the search goes on from them.
-  const starts = Array.from({ length: ROUNDS }, (_, round) => greedyOrder(instance, free, round, random));
+  const starts = ANNEALINGS.map((_, round) => greedyOrder(instance, free, round, random));
   for (const [round, order] of starts.entries()) {
     const state = new LoadState(instance);
     greedy(instance, state, order);
     descend(state, free, options);
     keep(state);
-    const budget = free.length === 0 || instance.m === 0 ? 0 : Math.floor(moves / ROUNDS);
-    const cooling = Math.pow(COLD / HOT, 1 / Math.max(1, budget));
-    let heat = HOT;
+    const budget = free.length === 0 || instance.m === 0 ? 0 : Math.floor(moves / ANNEALINGS.length);
+    const { hot, cold, firstPrice, lastPrice } = ANNEALINGS[round]!;
+    const cooling = Math.pow(cold / hot, 1 / Math.max(1, budget));
+    const dearer = Math.pow(lastPrice / firstPrice, 1 / Math.max(1, budget));
+    let heat = hot;
+    let price = firstPrice;
     for (let move = 0; move < budget; move += 1) {
-      anneal(state, free, options, heat, random);
+      anneal(state, free, options, heat, price, random);
       heat *= cooling;
+      price *= dearer;
       keep(state);
-      if (move % CHUNK === CHUNK - 1) yield { done: (round + move / budget) / ROUNDS, best: bestTotal };
+      if (move % CHUNK === CHUNK - 1)
+        yield { done: (round + move / budget) / ANNEALINGS.length, best: bestTotal };
     }
-    if (best) restore(state, best, free);
+    close(instance, state, free);
     descend(state, free, options);
     keep(state);
-    yield { done: (round + 1) / ROUNDS, best: bestTotal };
+    yield { done: (round + 1) / ANNEALINGS.length, best: bestTotal };
   }
   return best ?? new LoadState(instance).where;
 }
@@ -97,60 +110,69 @@ function greedy(instance: Instance, state: LoadState, order: readonly number[]):
   }
 }
 
-/** One random move: to another compartment, a swap, or in by ejecting another; kept by the Metropolis rule. */
+/**
+ * One random move, to another compartment, to the floor, or a swap; kept by the Metropolis rule. Compartments may
+ * be overfull on the way, at a price a litre: in bags that are nearly full almost every good load can only be
+ * reached through one that does not close.
+ */
 function anneal(
   state: LoadState,
   free: readonly number[],
   options: readonly Int32Array[],
   heat: number,
+  price: number,
   random: Random,
 ): void {
   const a = Math.floor(random() * free.length);
   const i = free[a]!;
   const choices = options[a]!;
-  if (choices.length === 0) return;
   const from = state.where[i]!;
-  const to = choices[Math.floor(random() * choices.length)]!;
-  if (to === from) return;
-  const before = state.total;
-  const accept = () => state.total <= before || random() < Math.exp((before - state.total) / heat);
+  const before = state.total + price * state.overMl;
+  const accept = (): boolean => {
+    const rise = state.total + price * state.overMl - before;
+    return rise <= 0 || random() < Math.exp(-rise / heat);
+  };
 
-  if (random() < 0.5 && state.canPut(i, to)) {
-    state.put(i, to);
-    if (!accept()) state.put(i, from);
-    return;
-  }
-  // Make room: another thing leaves `to`, for where i came from if it fits there, else for anywhere it fits.
-  const c = Math.floor(random() * free.length);
-  const k = free[c]!;
-  const other = state.where[k]!;
-  if (k === i || other < 0 || other === from) return;
-  state.put(k, -1);
-  state.put(i, -1);
-  if (!state.canPut(i, other)) {
-    state.put(i, from);
-    state.put(k, other);
-    return;
-  }
-  state.put(i, other);
-  let refuge = from;
-  if (from < 0 || !state.canPut(k, from)) {
-    const elsewhere = options[c]!;
-    refuge = elsewhere[Math.floor(random() * elsewhere.length)]!;
-    if (!state.canPut(k, refuge)) refuge = -1;
-  }
-  state.put(k, refuge);
-  if (!accept()) {
+  const kind = random();
+  if (kind < SWAPS) {
+    const k = free[Math.floor(random() * free.length)]!;
+    const other = state.where[k]!;
+    if (other === from) return;
     state.put(k, -1);
     state.put(i, -1);
-    state.put(k, other);
+    let fits = state.mayPut(i, other);
+    if (fits) {
+      state.put(i, other);
+      fits = state.mayPut(k, from);
+      if (fits) {
+        state.put(k, from);
+        if (accept()) return;
+        state.put(k, -1);
+      }
+      state.put(i, -1);
+    }
     state.put(i, from);
+    state.put(k, other);
+    return;
   }
+  const to = kind > 1 - DROPS || choices.length === 0 ? -1 : choices[Math.floor(random() * choices.length)]!;
+  if (to === from || !state.mayPut(i, to)) return;
+  state.put(i, to);
+  if (!accept()) state.put(i, from);
 }
 
-function restore(state: LoadState, where: Int32Array, free: readonly number[]): void {
-  for (const i of free) state.put(i, -1);
-  for (const i of free) state.put(i, where[i]!);
+/** Takes out what is needed least, and among that what frees most, until every compartment closes. */
+function close(instance: Instance, state: LoadState, free: readonly number[]): void {
+  const byLoss = [...free].sort(
+    (a, b) => instance.leave[a]! - instance.leave[b]! || instance.needMl[b]! - instance.needMl[a]!,
+  );
+  for (const i of byLoss) {
+    if (state.overMl < 1e-6) return;
+    const j = state.where[i]!;
+    const before = state.overMl;
+    state.put(i, -1);
+    if (state.overMl >= before) state.put(i, j);
+  }
 }
 
 /** Takes every single move and swap that helps until none does. */

@@ -8,11 +8,15 @@ const S = SYSTEMS.length;
 
 /**
  * An assignment with its running sums, so that moving one thing costs a few additions instead of a pass over
- * all. Every assignment it reaches keeps the hard rules: callers ask `canPut` first.
+ * all. It keeps the hard rules as long as callers ask `canPut` first; those that ask `mayPut` only may leave
+ * compartments that do not close, which `overMl` counts.
  */
 export class LoadState {
   readonly where: Int32Array;
+  /** The objective of the assignment as it is. */
   total: number;
+  /** Millilitres over all compartments that do not close; 0 where every one does. */
+  overMl = 0;
   private readonly volume: Float64Array;
   private readonly comfort: Float64Array;
   private readonly mass: Float64Array;
@@ -60,15 +64,23 @@ export class LoadState {
     for (let i = 0; i < n; i += 1) if (instance.fixed[i]) this.put(i, instance.start[i]!);
   }
 
-  /** Whether compartment j can take thing i as it is now, with i still counted where it is. */
+  /** Whether compartment j closes with thing i in it, and nothing else forbids it. */
   canPut(i: number, j: number): boolean {
+    if (j < 0 || this.where[i] === j) return true;
+    return (
+      this.volume[j]! + this.instance.needMl[i]! <= this.instance.capacityMl[j]! + EPSILON &&
+      this.mayPut(i, j)
+    );
+  }
+
+  /** The same without asking whether it closes: masses, sizes and dryness alone, with i counted where it is. */
+  mayPut(i: number, j: number): boolean {
     if (j < 0) return true;
     const { instance } = this;
     const from = this.where[i]!;
     if (from === j) return true;
     if (!instance.allowed[i * instance.m + j]) return false;
     const mass = instance.massG[i]!;
-    if (this.volume[j]! + instance.needMl[i]! > instance.capacityMl[j]! + EPSILON) return false;
     if (this.mass[j]! + mass > instance.limitG[j]! + EPSILON) return false;
     const bag = instance.bagOf[j]!;
     const sameBag = from >= 0 && instance.bagOf[from] === bag;
@@ -105,7 +117,11 @@ export class LoadState {
       this.pressPoints *
       ((nextComfort > capacity ? nextComfort - capacity : 0) - (comfort > capacity ? comfort - capacity : 0));
     this.comfort[j] = nextComfort;
-    this.volume[j]! += sign * instance.needMl[i]!;
+    const volume = this.volume[j]!;
+    const nextVolume = volume + sign * instance.needMl[i]!;
+    this.overMl +=
+      (nextVolume > capacity ? nextVolume - capacity : 0) - (volume > capacity ? volume - capacity : 0);
+    this.volume[j] = nextVolume;
     this.mass[j]! += mass;
     this.bagMass[instance.bagOf[j]!]! += mass;
 

@@ -50,14 +50,11 @@ export function KitStage() {
         <Button variant="default" onClick={() => setImporting(true)}>
           Bring in a CSV
         </Button>
-        <Button
-          variant="default"
-          component="a"
-          href={`/api/trips/${store.tripId}/kit`}
-          disabled={things.length === 0}
-        >
-          Save as CSV
-        </Button>
+        {things.length > 0 && (
+          <Button variant="default" component="a" href={`/api/trips/${store.tripId}/kit`}>
+            Save as CSV
+          </Button>
+        )}
       </header>
       <div className={styles.tools}>
         <QuickAddField

@@ -70,9 +70,6 @@ const Row = memo(function Row({ compartment, bag, open, onOpen, format }: RowPro
         >
           <span className={styles.letter}>{spot.letter}</span>
           <span className={styles.name}>{spot.name}</span>
-          <span className={styles.detail}>
-            {spot.compartment.reach}, {spot.compartment.weather}
-          </span>
         </button>
       </th>
       <td>

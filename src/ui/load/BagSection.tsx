@@ -34,7 +34,10 @@ export function BagSection() {
       {own.map(({ spot, things, neededMl: needed }) => (
         <div key={spot.id} className={styles.cut}>
           <div className={styles.end}>
-            <span>mouth{own.length > 1 && ` of ${spot.compartment.name}`}</span>
+            <span>
+              mouth{own.length > 1 && ` of ${spot.compartment.name}`}; reached {spot.compartment.reach},{' '}
+              {spot.compartment.weather}
+            </span>
             <span>
               {spot.capacityMl > needed ? `${format.volume(spot.capacityMl - needed)} free` : 'full'}
             </span>

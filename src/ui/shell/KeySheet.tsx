@@ -29,7 +29,7 @@ const KEYS: [string, [string, string][]][] = [
 /** The keys, on one sheet. */
 export function KeySheet({ onClose }: { onClose: () => void }) {
   return (
-    <Modal opened onClose={onClose} title="Keys" closeButtonProps={{ 'aria-label': 'Close' }}>
+    <Modal opened onClose={onClose} title="Keys">
       {KEYS.map(([where, rows]) => (
         <section key={where} className={styles.group}>
           <h3>{where}</h3>

@@ -1,11 +1,16 @@
 'use client';
 
 import { MantineProvider } from '@mantine/core';
-import type { ReactNode } from 'react';
+import { setNonce } from 'get-nonce';
+import { useState, type ReactNode } from 'react';
 import { theme } from '@/ui/theme';
 
-/** The look of every page. The nonce lets Mantine's style elements past the content security policy. */
+/**
+ * The look of every page. The nonce lets the style elements of Mantine, and of the scroll lock below its dialogs,
+ * past the content security policy.
+ */
 export function Look({ nonce, children }: { nonce: string | undefined; children: ReactNode }) {
+  useState(() => nonce && setNonce(nonce));
   return (
     <MantineProvider theme={theme} defaultColorScheme="auto" getStyleNonce={() => nonce ?? ''}>
       {children}
