@@ -148,6 +148,24 @@ describe('load for me', () => {
     expect(proposal.reasons).toMatchObject([{ thingId: 'stove', because: 'you pinned it here' }]);
   });
 
+  test('a pinned thing that overfills its bag stays, and the rest is loaded all the same', () => {
+    const plan = loaded(
+      samplePlan({
+        bags: [sampleBag('seat', 'seat pack', { statedMl: 500 }), sampleBag('roll', 'bar roll')],
+        things: [
+          sampleThing('tent', { volumeMl: 2000 }),
+          sampleThing('shirt'),
+          sampleThing('hat', { volumeMl: 200 }),
+        ],
+      }),
+      { tent: 'seat-main' },
+    );
+    plan.load[0]!.pinned = true;
+    const proposal = runLoader(plan, { moves: 4000 });
+    expect(proposal.leave).toEqual([]);
+    expect(proposal.moved).toBe(2);
+  });
+
   test('leaves what the trip needs least when not all fits', () => {
     const things = [
       sampleThing('quilt', { need: 'must' }),

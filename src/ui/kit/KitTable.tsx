@@ -146,7 +146,10 @@ const isNumber = (meta: unknown): boolean => (meta as { number?: boolean } | und
 
 function EditorRow({ thing, columns }: { thing: Thing; columns: number }) {
   const element = useRef<HTMLTableRowElement>(null);
-  useEffect(() => element.current?.scrollIntoView({ block: 'nearest' }), []);
+  // In braces: newer browsers return a promise from this, which React would take for a clean-up.
+  useEffect(() => {
+    element.current?.scrollIntoView({ block: 'nearest' });
+  }, []);
   return (
     <tr ref={element} className={styles.editor}>
       <td colSpan={columns}>

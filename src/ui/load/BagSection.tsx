@@ -2,6 +2,7 @@
 
 import { ActionIcon } from '@mantine/core';
 import { IconPin, IconX } from '@tabler/icons-react';
+import { useEffect, useRef } from 'react';
 import { thingMassG } from '@/core/kit/thing';
 import { neededMl } from '@/core/load/volume';
 import { SystemGlyph } from '@/ui/shared/systems';
@@ -13,10 +14,15 @@ import styles from './BagSection.module.css';
 export function BagSection() {
   const board = useBoard();
   const { bag, evaluation, format, thingId, chooseThing, chooseBag, entryOf } = board;
+  const element = useRef<HTMLElement>(null);
+  const open = bag?.id;
+  useEffect(() => {
+    if (open) element.current?.scrollIntoView({ block: 'nearest' });
+  }, [open]);
   if (!bag) return null;
   const own = evaluation.compartments.filter(({ spot }) => spot.bag.id === bag.id);
   return (
-    <section className={styles.section} aria-label={`Inside ${bag.name}`}>
+    <section ref={element} className={styles.section} aria-label={`Inside ${bag.name}`}>
       <header className={styles.header}>
         <h2>{bag.name}</h2>
         <span className="quiet">
