@@ -91,7 +91,7 @@ function applySimple(plan: Plan, edit: SimpleEdit): SimpleResult {
       }
       // What is worn is on the rider and can be in no bag at the same time.
       const worn = new Set(edit.things.filter((thing) => thing.carry === 'worn').map((thing) => thing.id));
-      const dropped = plan.load.filter((entry) => worn.has(entry.thingId));
+      const dropped = plan.load.filter((entry) => worn.has(entry.thingId) && entry.to !== 'home');
       const inverse: SimpleEdit[] = [];
       if (things.replaced.length) inverse.push({ kind: 'put things', things: things.replaced });
       if (things.added.length) inverse.push({ kind: 'remove things', ids: things.added });

@@ -1,0 +1,44 @@
+// npm run bench:evaluate -- [--things N] [--seed S]: one edit and the whole evaluation after it, as on the board.
+import { parseArgs } from 'node:util';
+import { DEMO_BAGS } from '@/core/demo/bags';
+import { runLoader } from '@/core/load/loader';
+import { applyEdit } from '@/core/plan/apply';
+import { evaluate } from '@/core/plan/evaluate';
+import { randomThings, samplePlan } from '@/core/plan/samples';
+import { seededRandom } from '@/core/random';
+
+const { values } = parseArgs({
+  options: { things: { type: 'string', default: '120' }, seed: { type: 'string', default: '1' } },
+});
+const things = Number(values.things);
+const random = seededRandom(Number(values.seed));
+
+let plan = samplePlan({ bags: [...DEMO_BAGS], things: randomThings(random, things) });
+const loaded = applyEdit(plan, runLoader(plan, { moves: 30_000 }).edit);
+if (!loaded.ok) throw new Error(loaded.error);
+plan = loaded.value.plan;
+const compartments = plan.bags.flatMap((bag) => bag.compartments.map((compartment) => compartment.id));
+
+const times: number[] = [];
+for (let round = 0; round < 600; round += 1) {
+  const thing = plan.things[Math.floor(random() * things)]!;
+  const compartmentId = compartments[Math.floor(random() * compartments.length)]!;
+  const started = performance.now();
+  const applied = applyEdit(plan, { kind: 'place', moves: [{ thingId: thing.id, to: { compartmentId } }] });
+  if (!applied.ok) throw new Error(applied.error);
+  evaluate(applied.value.plan);
+  // The first hundred warm the compiler up, as a few seconds of use do.
+  if (round >= 100) times.push(performance.now() - started);
+  plan = round % 20 === 19 ? loaded.value.plan : applied.value.plan;
+}
+times.sort((a, b) => a - b);
+const at = (share: number) => Number(times[Math.floor(share * (times.length - 1))]!.toFixed(3));
+console.log(
+  JSON.stringify({
+    bench: 'evaluate',
+    things,
+    compartments: compartments.length,
+    medianMs: at(0.5),
+    p95Ms: at(0.95),
+  }),
+);
