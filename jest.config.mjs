@@ -8,6 +8,8 @@ const common = {
 
 /** Unit tests stand beside the file they test; tests/db needs a real PostgreSQL (scripts/test.ts starts one). */
 export default {
+  // Properties over a real database take as long as the machine is busy; only a hang is a failure.
+  testTimeout: 120_000,
   projects: [
     {
       ...common,
