@@ -67,7 +67,7 @@ test('dragging a thing to a bag and back shows its consequences at once', async 
   await page.getByRole('button', { name: /^A Bar roll/ }).click();
   await drag(
     page.getByRole('option', { name: /Tent inner and fly/ }),
-    page.getByRole('group', { name: 'clothes' }),
+    page.getByRole('group', { name: 'sleep' }),
   );
   await expect(figure(page, 'Loaded bike')).toHaveText('15.6 kg');
 });
