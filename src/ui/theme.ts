@@ -50,7 +50,6 @@ export const theme = createTheme({
   cursorType: 'pointer',
   respectReducedMotion: true,
   components: {
-    Tooltip: { defaultProps: { openDelay: 400 } },
     Modal: {
       defaultProps: {
         overlayProps: { backgroundOpacity: 0.35 },
