@@ -59,8 +59,7 @@ export const test = base.extend<Journey>({
 export { expect };
 
 /** Waits until everything done is on the server. */
-export const saved = (page: Page) =>
-  expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible();
+export const saved = (page: Page) => expect(page.getByText('Saved', { exact: true })).toBeVisible();
 
 /** Automated accessibility checks: nothing serious or worse. */
 export async function accessible(page: Page): Promise<void> {

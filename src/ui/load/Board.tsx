@@ -71,8 +71,10 @@ export function Board() {
         <BagRows />
         <div className={styles.hand}>
           <ThingInHand />
-          <BagSection />
-          <Floor />
+          <div className={styles.lower}>
+            <BagSection />
+            <Floor />
+          </div>
         </div>
       </div>
       <DragOverlay dropAnimation={null}>
