@@ -32,10 +32,15 @@ async function main(): Promise<void> {
     return;
   }
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) process.on(signal, () => void end(0));
+  endLeftOver();
   const claim = (url: string, databaseUrl?: string) => {
     mkdirSync('.data', { recursive: true, mode: 0o700 });
     // The database's password stands in it, as in the cluster's own password file: for this user only.
-    writeFileSync(RUN_FILE, JSON.stringify({ pid: process.pid, url, databaseUrl }), { mode: 0o600 });
+    writeFileSync(
+      RUN_FILE,
+      JSON.stringify({ pid: process.pid, serverPid: server?.process.pid, url, databaseUrl }),
+      { mode: 0o600 },
+    );
   };
   claim('(it is still starting)');
 
@@ -56,16 +61,40 @@ async function main(): Promise<void> {
   });
 }
 
-/** The address of a run from this folder that is still alive. */
-function alreadyRunning(): string | null {
-  if (!existsSync(RUN_FILE)) return null;
+interface Run {
+  pid: number;
+  serverPid?: number;
+  url: string;
+}
+
+/** What the last run from this folder noted of itself; null without one, or when the note is broken. */
+function lastRun(): Run | null {
   try {
-    const { pid, url } = JSON.parse(readFileSync(RUN_FILE, 'utf8')) as { pid: number; url: string };
-    // A process id can have been given to another program since; ours is a Node.js that runs this script.
-    const command = existsSync(`/proc/${pid}/cmdline`) ? readFileSync(`/proc/${pid}/cmdline`, 'utf8') : '';
-    return pid !== process.pid && isAlive(pid) && command.includes('bootstrap.mjs') ? url : null;
+    return JSON.parse(readFileSync(RUN_FILE, 'utf8')) as Run;
   } catch {
     return null;
+  }
+}
+
+/** Whether a process is alive and still the program we started: ids are given to others later. */
+function isOurs(pid: number, program: string): boolean {
+  if (pid === process.pid || !isAlive(pid)) return false;
+  const file = `/proc/${pid}/cmdline`;
+  return !existsSync(file) || readFileSync(file, 'utf8').includes(program);
+}
+
+/** The address of a run from this folder that is still alive. */
+function alreadyRunning(): string | null {
+  const run = lastRun();
+  return run && isOurs(run.pid, 'bootstrap.mjs') ? run.url : null;
+}
+
+/** Ends the web server of a run that was killed before it could; the database server is seen to by the cluster. */
+function endLeftOver(): void {
+  const pid = lastRun()?.serverPid;
+  if (pid && isOurs(pid, 'next')) {
+    say('Stopping a web server left over from an earlier run.');
+    process.kill(pid, 'SIGTERM');
   }
 }
 
