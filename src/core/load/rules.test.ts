@@ -1,0 +1,273 @@
+import { DEMO_BAGS } from '@/core/demo/bags';
+import { DEMO_THINGS } from '@/core/demo/kit';
+import { guessForm, type Thing } from '@/core/kit/thing';
+import { factsOf } from '@/core/plan/facts';
+import { loaded, sampleBag, samplePlan, sampleThing } from '@/core/plan/samples';
+import { formatterFor } from '@/core/units/format';
+import {
+  dryPoints,
+  FILLING_WEIGHTS,
+  handlingPoints,
+  LEAVE_POINTS,
+  linearPoints,
+  reachPoints,
+  sidePoints,
+  TAIL_CAUTION_KGM,
+  tailPoints,
+  weightOf,
+} from './costs';
+import { leaveFix, moveFix, relieve, roomFor } from './fixes';
+import { offersFor } from './offer';
+import { assumedLimitG, obstacleFor, sizeObstacle, staysDry } from './rules';
+import { comfortableMl, neededMl } from './volume';
+
+const bags = [
+  sampleBag('roll', 'bar roll', { solid: { kind: 'cylinder', lengthMm: 500, diameterMm: 150 } }),
+  sampleBag('stem', 'stem bag', { solid: { kind: 'cylinder', lengthMm: 190, diameterMm: 90 } }),
+  sampleBag('top', 'top tube bag', { solid: { kind: 'box', lengthMm: 220, widthMm: 60, heightMm: 90 } }),
+  sampleBag('cord', 'strap outside'),
+  sampleBag('seat', 'seat pack'),
+  sampleBag('frame', 'frame bag'),
+  sampleBag('hip', 'body'),
+];
+const facts = factsOf(samplePlan({ bags }));
+const spot = (id: string) => facts.spots.find((candidate) => candidate.id === `${id}-main`)!;
+const stiff = (lengthMm: number, widthMm: number, heightMm: number): Thing =>
+  sampleThing('box', {
+    form: { kind: 'box', lengthMm, widthMm, heightMm },
+    volumeMl: (lengthMm * widthMm * heightMm) / 1000,
+  });
+
+describe('hard rules', () => {
+  test.each<[string, Thing, string, ReturnType<typeof sizeObstacle>]>([
+    ['just fits along the axis', stiff(500, 100, 100), 'roll', null],
+    [
+      'a millimetre too long',
+      stiff(501, 100, 100),
+      'roll',
+      { kind: 'too long', byMm: 1, insideMm: 500, thingMm: 501 },
+    ],
+    [
+      'too thick the second way',
+      stiff(180, 100, 20),
+      'stem',
+      { kind: 'too thick', byMm: 10, insideMm: 90, thingMm: 100 },
+    ],
+    [
+      'too thick the third way',
+      stiff(200, 80, 70),
+      'top',
+      { kind: 'too thick', byMm: 10, insideMm: 60, thingMm: 70 },
+    ],
+    ['turned, since order of sides does not matter', stiff(55, 215, 85), 'top', null],
+    ['soft takes any shape', sampleThing('quilt', { volumeMl: 9000 }), 'stem', null],
+  ])('%s', (_what, thing, place, obstacle) => {
+    expect(sizeObstacle(thing, spot(place))).toEqual(obstacle);
+  });
+
+  test('what must stay dry keeps out of the open, unless in a dry sack', () => {
+    const jacket = sampleThing('jacket', { dry: 'must' });
+    expect(obstacleFor(jacket, spot('cord'))).toEqual({ kind: 'open to rain' });
+    expect(staysDry({ ...jacket, inDrySack: true }, spot('cord'))).toBe(true);
+    expect(staysDry(jacket, spot('top'))).toBe(true);
+    expect(staysDry(sampleThing('fly'), spot('cord'))).toBe(true);
+  });
+
+  test('a limit that is not known is assumed low, never high', () => {
+    expect(assumedLimitG(0.1)).toBe(300);
+    expect(assumedLimitG(3)).toBe(1200);
+    expect(assumedLimitG(20)).toBe(2000);
+  });
+});
+
+describe('room a thing takes', () => {
+  test('soft by what stuffing leaves, stiff by the gaps among stiff things', () => {
+    expect(neededMl(sampleThing('soft', { volumeMl: 950 }))).toBeCloseTo(1000, 9);
+    expect(neededMl({ ...stiff(100, 100, 85), quantity: 2 })).toBeCloseTo(2000, 9);
+  });
+
+  test('at its loose size it never takes less than pressed', () => {
+    const soft = (looseMl: number) => sampleThing('soft', { volumeMl: 950, form: { kind: 'soft', looseMl } });
+    expect(comfortableMl(soft(2000))).toBe(2000);
+    expect(comfortableMl(soft(100))).toBeCloseTo(1000, 9);
+    expect(comfortableMl(stiff(100, 100, 85))).toBeCloseTo(1000, 9);
+  });
+});
+
+describe('the objective, term by term', () => {
+  const points = (massG: number, place: string) => handlingPoints(massG, spot(place), facts.view);
+
+  test('handling grows with mass, and is best by the bottom bracket, worst at the ends', () => {
+    expect(points(2000, 'seat')).toBeCloseTo(2 * points(1000, 'seat'), 9);
+    expect(points(1000, 'frame')).toBeLessThan(points(1000, 'roll'));
+    expect(points(1000, 'frame')).toBeLessThan(points(1000, 'seat'));
+    expect(points(1000, 'hip')).toBe(6);
+  });
+
+  test('reach costs more when wanted sooner than it can be had than the other way', () => {
+    const called = (call: Thing['call']) => sampleThing('thing', { call, volumeMl: 500 });
+    expect(reachPoints(called('riding'), spot('stem'))).toBe(0);
+    expect(reachPoints(called('riding'), spot('frame'))).toBe(9);
+    expect(reachPoints(called('riding'), spot('seat'))).toBe(18);
+    expect(reachPoints(called('urgent'), spot('frame'))).toBe(0);
+    expect(reachPoints(called('urgent'), spot('seat'))).toBe(12);
+    expect(reachPoints(called('camp'), spot('seat'))).toBe(0);
+    // Half a litre of camp things in the saddle's reach takes room from what is wanted there.
+    expect(reachPoints(called('camp'), spot('stem'))).toBe(2);
+  });
+
+  test('dry: sealed is free, rain likely is dearer, a sack is cheaper', () => {
+    const must = sampleThing('jacket', { dry: 'must' });
+    expect(dryPoints(must, spot('seat'), 'likely')).toBe(0);
+    expect(dryPoints(must, spot('top'), 'unlikely')).toBe(4);
+    expect(dryPoints(must, spot('top'), 'likely')).toBe(10);
+    expect(dryPoints({ ...must, inDrySack: true }, spot('top'), 'likely')).toBe(0);
+    expect(dryPoints({ ...must, inDrySack: true }, spot('cord'), 'likely')).toBe(2.5);
+    expect(dryPoints(sampleThing('hat', { dry: 'rather' }), spot('cord'), 'unlikely')).toBe(3);
+    expect(dryPoints(sampleThing('fly'), spot('cord'), 'likely')).toBe(0);
+  });
+
+  test('sides: little within 200 g, much beyond, the same both ways', () => {
+    expect(sidePoints(0)).toBe(0);
+    expect(sidePoints(200)).toBeCloseTo(0.6, 9);
+    expect(sidePoints(300)).toBeCloseTo(0.9 + 4, 9);
+    expect(sidePoints(-300)).toBe(sidePoints(300));
+  });
+
+  test('tail: free well below the caution, dear beyond', () => {
+    expect(tailPoints(0.5 * TAIL_CAUTION_KGM)).toBe(0);
+    expect(tailPoints(TAIL_CAUTION_KGM + 0.1)).toBeGreaterThan(5);
+  });
+
+  test('leaving a must costs more than leaving all that is nice in a usual kit', () => {
+    const nice = DEMO_THINGS.filter((thing) => thing.need === 'nice').length;
+    expect(LEAVE_POINTS.must).toBeGreaterThan(LEAVE_POINTS.should);
+    expect(LEAVE_POINTS.should).toBeGreaterThan(2 * LEAVE_POINTS.nice);
+    expect(nice).toBeGreaterThan(3);
+  });
+
+  test('schools multiply terms, and change only those they name', () => {
+    const plan = samplePlan({ bags, things: [] });
+    const school = (filling: keyof typeof FILLING_WEIGHTS) => ({ ...plan, trip: { ...plan.trip, filling } });
+    expect(weightOf(school('by system'), 'together')).toBe(2.5);
+    expect(weightOf(school('by weight alone'), 'reach')).toBe(0.3);
+    expect(weightOf(plan, 'dry')).toBe(1);
+    const tool = sampleThing('tool', { call: 'riding', massG: 500 });
+    const usual = linearPoints(plan, facts.view, tool, spot('seat'));
+    const weight = linearPoints(school('by weight alone'), facts.view, tool, spot('seat'));
+    expect(weight.handling).toBeCloseTo(2.5 * usual.handling, 9);
+    expect(weight.reach).toBeCloseTo(0.3 * usual.reach, 9);
+  });
+});
+
+describe('quick fixes', () => {
+  const plan = loaded(
+    samplePlan({
+      bags: [
+        sampleBag('small', 'top tube bag', { statedMl: 1000 }, { limitG: 800 }),
+        sampleBag('large', 'frame bag', { statedMl: 5000 }, { limitG: 3000 }),
+      ],
+      things: [
+        sampleThing('pump', { massG: 150, volumeMl: 190, need: 'must' }),
+        sampleThing('jacket', { massG: 300, volumeMl: 760 }),
+        sampleThing('book', { massG: 180, volumeMl: 285, need: 'nice' }),
+      ],
+    }),
+    { pump: 'small-main', jacket: 'small-main', book: 'small-main' },
+  );
+  const state = factsOf(plan);
+  const things = plan.things;
+
+  test('the least move that mends it comes first, and the least needed is offered to leave', () => {
+    // 200 + 800 + 300 = 1300 ml in 1000: 300 over; the book alone is just enough.
+    const fixes = relieve(state, things, 300, neededMl);
+    expect(fixes.map((fix) => fix.label)).toEqual([
+      'Move book to large',
+      'Move jacket to large',
+      'Leave book at home',
+    ]);
+  });
+
+  test('what is pinned is not offered, and a must is not offered to leave', () => {
+    const pinned = {
+      ...plan,
+      load: plan.load.map((entry) => ({ ...entry, pinned: entry.thingId === 'book' })),
+    };
+    const labels = relieve(factsOf(pinned), [things[0]!, things[2]!], 100, neededMl).map((fix) => fix.label);
+    expect(labels).toEqual(['Move pump to large']);
+  });
+
+  test('room is found only where nothing hard is broken', () => {
+    expect(roomFor(state, things[1]!).map((place) => place.name)).toEqual(['large']);
+    expect(roomFor(state, { ...things[1]!, massG: 4000 })).toEqual([]);
+    expect(roomFor(state, things[1]!, (place) => place.name === 'small')).toEqual([]);
+  });
+
+  test('a fix is an edit that can be applied as it is', () => {
+    expect(moveFix(things[0]!, state.spots[1]!)).toEqual({
+      label: 'Move pump to large',
+      edit: { kind: 'place', moves: [{ thingId: 'pump', to: { compartmentId: 'large-main' } }] },
+    });
+    expect(leaveFix(things[0]!)).toMatchObject({ edit: { moves: [{ to: 'home' }] } });
+  });
+});
+
+describe('offers', () => {
+  const format = formatterFor('metric');
+  const plan = loaded(
+    samplePlan({
+      bags: [
+        sampleBag('cord', 'strap outside', { statedMl: 3000 }),
+        sampleBag('stem', 'stem bag', {
+          solid: { kind: 'cylinder', lengthMm: 190, diameterMm: 90 },
+          statedMl: 1200,
+        }),
+        sampleBag('light', 'frame bag', { statedMl: 3000 }, { limitG: 300 }),
+        sampleBag('full', 'seat pack', { statedMl: 1000 }),
+        sampleBag('room', 'bar roll', { statedMl: 3000 }),
+      ],
+      things: [
+        sampleThing('shirt', { volumeMl: 570 }),
+        sampleThing('poles', {
+          massG: 400,
+          form: { kind: 'long', lengthMm: 300, diameterMm: 40 },
+          volumeMl: 340,
+          dry: 'must',
+        }),
+        sampleThing('mat', { massG: 400, volumeMl: 760, dry: 'must' }),
+      ],
+    }),
+    { shirt: 'full-main' },
+  );
+  const words = (id: string) =>
+    offersFor(
+      factsOf(plan),
+      plan.things.find((thing) => thing.id === id)!,
+      format,
+    ).map(({ spot: place, fits, words: text }) => `${place.name}: ${fits ? 'yes' : 'no'}, ${text}`);
+
+  test('each compartment says what would stand in the way, or what would be left', () => {
+    expect(words('mat')).toEqual([
+      'cord: no, open to rain',
+      'stem: no, open to rain',
+      'light: no, 100 g over its limit',
+      'full: no, 0.40 l short of room',
+      'room: yes, 2.20 l left over',
+    ]);
+    expect(words('poles')[1]).toBe('stem: no, 110 mm too long');
+    expect(words('shirt')[3]).toBe('full: yes, is here');
+  });
+});
+
+test('every thing of the demo has somewhere to go', () => {
+  const demo = factsOf(samplePlan({ bags: [...DEMO_BAGS] }));
+  for (const thing of DEMO_THINGS) {
+    if (thing.carry === 'worn') continue;
+    expect([thing.name, demo.spots.some((place) => !obstacleFor(thing, place))]).toEqual([thing.name, true]);
+  }
+});
+
+test('a guessed form of a large thing keeps out of small bags', () => {
+  const tent = sampleThing('tent', { form: guessForm('box', 4000), volumeMl: 4000 });
+  expect(obstacleFor(tent, spot('stem'))).not.toBeNull();
+});

@@ -1,0 +1,195 @@
+import fc from 'fast-check';
+import { demoPlan } from '@/core/demo/plan';
+import { runLoader } from '@/core/load/loader';
+import { applyEdit } from './apply';
+import { factsOf } from './facts';
+import type { Plan } from './plan';
+import { report } from './report';
+import { loaded, randomThings, sampleBag, samplePlan, sampleThing } from './samples';
+import { seededRandom } from '@/core/random';
+
+const worked: Plan = loaded(
+  samplePlan({
+    rider: { massG: 70_000 },
+    bags: [
+      sampleBag('frame', 'frame bag', { statedMl: 3000 }, { massG: 250 }),
+      sampleBag('cage', 'bottle cage', { statedMl: 1200 }, { massG: 40 }),
+      sampleBag('hip', 'body', { statedMl: 2000 }, { massG: 150 }),
+    ],
+    things: [
+      sampleThing('tools', {
+        massG: 600,
+        volumeMl: 510,
+        form: { kind: 'box', lengthMm: 120, widthMm: 85, heightMm: 50 },
+        call: 'repair',
+      }),
+      sampleThing('jacket', {
+        massG: 300,
+        volumeMl: 950,
+        form: { kind: 'soft', looseMl: 2640 },
+        call: 'stop',
+      }),
+      sampleThing('bottle', { massG: 90, waterMl: 750, volumeMl: 850, call: 'riding' }),
+      sampleThing('snack', { massG: 100, quantity: 3, volumeMl: 95, call: 'riding' }),
+      sampleThing('helmet', { massG: 310, carry: 'worn' }),
+      sampleThing('chair', { massG: 890 }),
+      sampleThing('book', { massG: 180 }),
+    ],
+  }),
+  { tools: 'frame-main', jacket: 'frame-main', bottle: 'cage-main', snack: 'hip-main' },
+);
+worked.load.push({ thingId: 'chair', to: 'home', pinned: false });
+
+describe('a plan worked by hand', () => {
+  const facts = factsOf(worked);
+
+  test('totals: what is on the bike, on the rider, on the floor and at home', () => {
+    expect(facts.totals).toMatchObject({
+      bikeG: 13_000,
+      bagsG: 290,
+      thingsG: 600 + 300 + 90,
+      waterG: 750,
+      // Helmet, three snacks in the hip pack, and the pack itself.
+      onRiderG: 310 + 300 + 150,
+      riderG: 70_000,
+      bikeLoadedG: 13_000 + 290 + 990 + 750,
+    });
+    expect(facts.totals.rollingG).toBe(facts.totals.bikeLoadedG + 70_000 + 760);
+    expect(facts.floor.map((thing) => thing.id)).toEqual(['book']);
+    expect(facts.home.map((thing) => thing.id)).toEqual(['chair']);
+    expect(facts.worn.map((thing) => thing.id)).toEqual(['helmet']);
+  });
+
+  test('room: stiff at 0.85, soft pressed at 0.95, and what the loose size makes of it', () => {
+    const frame = facts.byCompartment.get('frame-main')!;
+    expect(frame.neededMl).toBeCloseTo(510 / 0.85 + 950 / 0.95, 6);
+    expect(frame.closes).toBe(true);
+    // The stiff leave 3000 − 600 = 2400 ml, and the jacket wants 2640 loose.
+    expect(frame.tightness).toBeCloseTo(1.1, 6);
+    // Volumes by tape are good to 7 %; the two errors add in quadrature.
+    expect(frame.neededErrorMl).toBeCloseTo(Math.hypot(0.07 * 600, 0.07 * 1000), 6);
+  });
+
+  test('the section: wanted most nearest the mouth', () => {
+    expect(facts.byCompartment.get('frame-main')!.things.map((thing) => thing.id)).toEqual([
+      'jacket',
+      'tools',
+    ]);
+  });
+
+  test('bags: contents against limits', () => {
+    expect(facts.byBag.get('cage')).toMatchObject({ contentsG: 840, limitG: 5000, limitAssumed: false });
+  });
+
+  test('what lies in the middle has no side, and what is worn does not load the tail', () => {
+    expect(facts.handling.leftLessRightG).toBe(0);
+    expect(facts.handling.tailMomentKgM).toBe(0);
+    expect(facts.handling.steeringRatio).toBe(1);
+    expect(facts.handling.centre.massG).toBe(facts.totals.rollingG);
+  });
+});
+
+describe('limits not known', () => {
+  test.each([
+    [500, 300],
+    [2500, 1000],
+    [9000, 2000],
+  ])('a bag of %d ml is taken to carry %d g, and it says so', (statedMl, limitG) => {
+    const plan = samplePlan({ bags: [sampleBag('fork', 'fork bag', { statedMl }, { limitG: null })] });
+    expect(factsOf(plan).bags[0]).toMatchObject({ limitG, limitAssumed: true });
+  });
+});
+
+describe('handling', () => {
+  const one = (
+    place: Parameters<typeof sampleBag>[1],
+    massG: number,
+    side: 'left' | 'right' | 'middle' = 'middle',
+  ) =>
+    factsOf(
+      loaded(
+        samplePlan({
+          bags: [sampleBag('bag', place, {}, { side, limitG: 9000 })],
+          things: [sampleThing('iron', { massG })],
+        }),
+        { iron: 'bag-main' },
+      ),
+    ).handling;
+
+  test('a kilogram behind loads the rear wheel, ahead the front one', () => {
+    const none = factsOf(samplePlan()).handling;
+    expect(one('seat pack', 1000).bikeAlone.rearG).toBeGreaterThan(none.bikeAlone.rearG + 900);
+    expect(one('bar roll', 1000).bikeAlone.frontG).toBeGreaterThan(none.bikeAlone.frontG + 700);
+  });
+
+  test('a higher and more forward mass tips sooner over the front; a tail mass lifts it sooner on a climb', () => {
+    const none = factsOf(samplePlan()).handling.withRider;
+    expect(one('bar roll', 5000).withRider.tipOverG).toBeLessThan(none.tipOverG);
+    expect(one('seat pack', 5000).withRider.climbLimitPercent).toBeLessThan(none.climbLimitPercent);
+  });
+
+  test('a load to the left leans the bike to the right, and to the right the same the other way', () => {
+    const [left, right] = [one('fork bag', 2000, 'left'), one('fork bag', 2000, 'right')];
+    expect(left.leftLessRightG).toBe(2000);
+    expect(right.leftLessRightG).toBe(-2000);
+    expect(left.withRider.leanDeg).toBeCloseTo(-right.withRider.leanDeg, 9);
+  });
+
+  test('only what turns with the bar adds to the steering', () => {
+    expect(one('frame bag', 4000).steeringRatio).toBe(1);
+    expect(one('fork bag', 2000, 'left').steeringRatio).toBeGreaterThan(1.1);
+    expect(one('bar roll', 3000).steeringInertiaKgM2).toBeGreaterThan(0.01);
+  });
+});
+
+describe('any plan', () => {
+  test('no gram is lost: what rolls is the sum of its parts, and every thing is in one place', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 1e6 }), (seed) => {
+        const random = seededRandom(seed);
+        const things = randomThings(random, 25).map((thing) =>
+          random() < 0.1 ? { ...thing, carry: 'worn' as const } : thing,
+        );
+        const bags = demoPlan().bags;
+        const spots = bags.flatMap((bag) => bag.compartments.map((compartment) => compartment.id));
+        const plan = samplePlan({ bags, things });
+        plan.load = things
+          .filter((thing) => thing.carry === 'bike' && random() < 0.8)
+          .map((thing) => ({
+            thingId: thing.id,
+            to:
+              random() < 0.1
+                ? ('home' as const)
+                : { compartmentId: spots[Math.floor(random() * spots.length)]! },
+            pinned: false,
+          }));
+        const facts = factsOf(plan);
+        const inBags = facts.compartments.flatMap((compartment) => compartment.things);
+        const everywhere = [...inBags, ...facts.floor, ...facts.home, ...facts.worn].map((thing) => thing.id);
+        expect([...everywhere].sort()).toEqual(things.map((thing) => thing.id).sort());
+        const { totals, handling } = facts;
+        const parts =
+          totals.bikeG + totals.bagsG + totals.thingsG + totals.waterG + totals.onRiderG + totals.riderG;
+        expect(totals.rollingG).toBeCloseTo(parts, 6);
+        expect(handling.withRider.frontG + handling.withRider.rearG).toBeCloseTo(totals.rollingG, 4);
+        expect(handling.bikeAlone.frontG + handling.bikeAlone.rearG).toBeCloseTo(totals.bikeLoadedG, 4);
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  test('the report of a loaded demo is plain JSON with the same figures', () => {
+    const applied = applyEdit(demoPlan(), runLoader(demoPlan(), { moves: 20_000 }).edit);
+    if (!applied.ok) throw new Error(applied.error);
+    const { plan } = applied.value;
+    const facts = factsOf(plan);
+    const read = JSON.parse(JSON.stringify(report(plan))) as ReturnType<typeof report>;
+    expect(read.totals).toEqual(facts.totals);
+    expect(read.compartments.map((compartment) => compartment.letter).join('')).toBe('ABCDEFGHIJKLM');
+    expect(read.compartments.flatMap((compartment) => compartment.thingIds)).toHaveLength(
+      plan.load.filter((entry) => entry.to !== 'home').length,
+    );
+    expect(read.leftAtHome).toEqual([]);
+    expect(read.worn).toContain('helmet');
+  });
+});
