@@ -5,8 +5,7 @@ import type { Edit } from '@/core/plan/edit';
 import { changeDraft, type Change } from '@/core/plan/history';
 import { emptyPlan, type Plan } from '@/core/plan/plan';
 import { sampleThing } from '@/core/plan/samples';
-import { accountOfSession, createSession, endSession, ensureDemoAccount, setUnits } from '@/db/accounts';
-import { resetDemo, seedDemo, DEMO_TRIP_ID } from '@/db/demo';
+import { accountOfSession, createSession, endSession, setUnits } from '@/db/accounts';
 import { readDraft, saveChange } from '@/db/history';
 import { insertPlan, readPlan } from '@/db/plans';
 import { transaction } from '@/db/pool';
@@ -218,22 +217,5 @@ describe('accounts', () => {
       account,
     ]);
     expect(await accountOfSession(pool, late)).toBeNull();
-  });
-
-  test('the demo is seeded once, and put back whole by a reset', async () => {
-    await seedDemo(pool);
-    const account = await ensureDemoAccount(pool);
-    const before = (await readDraft(pool, account, DEMO_TRIP_ID))!;
-    await saveChange(pool, account, DEMO_TRIP_ID, before.revision, {
-      id: randomUUID(),
-      op: 'edit',
-      edit: home('mug'),
-    });
-    expect(await seedDemo(pool)).toBe(false);
-    await resetDemo(pool);
-    expect(await readDraft(pool, account, DEMO_TRIP_ID)).toEqual({
-      revision: 0,
-      draft: { plan: demoPlan(), done: [], undone: [] },
-    });
   });
 });

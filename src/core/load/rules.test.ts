@@ -2,11 +2,11 @@ import { DEMO_BAGS } from '@/core/demo/bags';
 import { DEMO_THINGS } from '@/core/demo/kit';
 import { guessForm, type Thing } from '@/core/kit/thing';
 import { factsOf } from '@/core/plan/facts';
+import type { Filling } from '@/core/plan/plan';
 import { loaded, sampleBag, samplePlan, sampleThing } from '@/core/plan/samples';
 import { formatterFor } from '@/core/units/format';
 import {
   dryPoints,
-  FILLING_WEIGHTS,
   handlingPoints,
   LEAVE_POINTS,
   linearPoints,
@@ -148,7 +148,7 @@ describe('the objective, term by term', () => {
 
   test('schools multiply terms, and change only those they name', () => {
     const plan = samplePlan({ bags, things: [] });
-    const school = (filling: keyof typeof FILLING_WEIGHTS) => ({ ...plan, trip: { ...plan.trip, filling } });
+    const school = (filling: Filling) => ({ ...plan, trip: { ...plan.trip, filling } });
     expect(weightOf(school('by system'), 'together')).toBe(2.5);
     expect(weightOf(school('by weight alone'), 'reach')).toBe(0.3);
     expect(weightOf(plan, 'dry')).toBe(1);

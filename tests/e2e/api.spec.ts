@@ -1,0 +1,171 @@
+import { randomUUID } from 'node:crypto';
+import { request as newRequest, type APIRequestContext } from '@playwright/test';
+import { demoPlan } from '@/core/demo/plan';
+import type { Edit } from '@/core/plan/edit';
+import { createSession } from '@/db/accounts';
+import { expect, pool, test as journey } from './journey';
+
+/** A signed-in client that says, as a browser does, which page it comes from. */
+const test = journey.extend<{ client: APIRequestContext }>({
+  client: async ({ rider, baseURL }, use) => {
+    const token = await createSession(pool, rider.accountId);
+    const client = await newRequest.newContext({
+      baseURL,
+      extraHTTPHeaders: { cookie: `gorvin_session=${token}`, origin: baseURL! },
+    });
+    await use(client);
+    await client.dispose();
+  },
+});
+
+const change = (edit: Edit, revision = 0) => ({ revision, change: { id: randomUUID(), op: 'edit', edit } });
+const rename = (name: string): Edit => ({ kind: 'set trip', patch: { name } });
+
+test('a change is taken, counted, and refused when stale, with what happened since', async ({
+  client,
+  rider,
+}) => {
+  const url = `/api/trips/${rider.tripId}/changes`;
+  const first = await client.post(url, { data: change(rename('First')) });
+  expect([first.status(), await first.json()]).toEqual([200, { revision: 1 }]);
+  const stale = await client.post(url, { data: change(rename('Second')) });
+  expect(stale.status()).toBe(409);
+  expect(await stale.json()).toMatchObject({ revision: 1, since: ['Trip: name'] });
+  const plan = await (await client.get(`/api/trips/${rider.tripId}`)).json();
+  expect(plan.draft.plan.trip.name).toBe('First');
+  expect(plan.draft.done).toHaveLength(1);
+});
+
+const refused: [string, unknown, number, RegExp][] = [
+  ['not JSON', '{"revision":', 400, /not valid JSON/],
+  ['no change', { revision: 0 }, 422, /change/],
+  ['a negative revision', { revision: -1, change: { id: 'x', op: 'undo' } }, 422, /revision/],
+  [
+    'an unknown kind of edit',
+    { revision: 0, change: { id: 'x', op: 'edit', edit: { kind: 'wipe' } } },
+    422,
+    /change/,
+  ],
+  ['an id that is none', { revision: 0, change: { id: "x'; drop table trip", op: 'undo' } }, 422, /An id is/],
+  [
+    'an edit that does not suit',
+    change({ kind: 'remove things', ids: ['nothing'] }),
+    422,
+    /no longer in this kit/,
+  ],
+  [
+    'a night warmer than the day',
+    change({ kind: 'set trip', patch: { nightMinimumC: 50 } }),
+    422,
+    /warmer than/,
+  ],
+  ['an undo with nothing done', { revision: 0, change: { id: 'x', op: 'undo' } }, 422, /nothing to undo/],
+];
+for (const [what, body, status, message] of refused) {
+  test(`a change with ${what} is refused with a reason`, async ({ client, rider }) => {
+    const response = await client.post(`/api/trips/${rider.tripId}/changes`, {
+      data: typeof body === 'string' ? Buffer.from(body) : body,
+      headers: { 'content-type': 'application/json' },
+    });
+    expect(response.status()).toBe(status);
+    expect((await response.json()).error).toMatch(message);
+    expect(response.headers()['x-request-id']).toMatch(/^[0-9a-f-]{36}$/);
+    const { revision } = await (await client.get(`/api/trips/${rider.tripId}`)).json();
+    expect(revision).toBe(0);
+  });
+}
+
+test('trips are made empty, like another, and from a file; and deleted', async ({ client, rider }) => {
+  const make = async (data: unknown) => {
+    const response = await client.post('/api/trips', { data });
+    return { status: response.status(), body: await response.json() };
+  };
+  const planOf = async (id: string) => (await (await client.get(`/api/trips/${id}`)).json()).draft.plan;
+
+  const empty = await make({ from: 'nothing', name: 'Overnight' });
+  expect(empty.status).toBe(201);
+  expect(await planOf(empty.body.tripId)).toMatchObject({
+    trip: { name: 'Overnight' },
+    bike: null,
+    bags: [],
+    things: [],
+  });
+
+  const again = await make({ from: 'trip', tripId: rider.tripId, name: 'Again' });
+  const [first, second] = [await planOf(rider.tripId), await planOf(again.body.tripId)];
+  // The very same things, on another trip.
+  expect(second.things.map((thing: { id: string }) => thing.id)).toEqual(
+    first.things.map((thing: { id: string }) => thing.id),
+  );
+  expect(second.load).toEqual([]);
+
+  const file = await make({ from: 'file', plan: demoPlan() });
+  const opened = await planOf(file.body.tripId);
+  expect(opened.things).toHaveLength(demoPlan().things.length);
+  expect(opened.things[0].id).not.toBe('down-quilt');
+
+  expect((await make({ from: 'trip', tripId: 'none', name: 'x' })).status).toBe(404);
+  expect((await make({ from: 'nothing', name: '   ' })).body.error).toMatch(/Give it a name/);
+  const bad = await make({ from: 'file', plan: { ...demoPlan(), version: 3 } });
+  expect([bad.status, bad.body.problems[0]]).toEqual([422, expect.stringMatching(/later Gorvin/)]);
+
+  expect((await client.delete(`/api/trips/${again.body.tripId}`)).status()).toBe(200);
+  expect((await client.delete(`/api/trips/${again.body.tripId}`)).status()).toBe(404);
+  expect(await planOf(rider.tripId)).toEqual(first);
+});
+
+test('a body over the limit is refused without being taken in', async ({ client }) => {
+  const response = await client.post('/api/trips', { data: Buffer.alloc(6 * 1024 * 1024, 32) });
+  expect(response.status()).toBe(413);
+  expect((await response.json()).error).toMatch(/more than 5 MB/);
+});
+
+test('files go out with a name, a type, and as what they were', async ({ client, rider, plan }) => {
+  const file = await client.get(`/api/trips/${rider.tripId}/plan`);
+  expect(file.headers()['content-disposition']).toBe('attachment; filename="plateau-and-river-loop.json"');
+  expect(await file.json()).toEqual(plan);
+  const kit = await client.get(`/api/trips/${rider.tripId}/kit`);
+  expect(kit.headers()['content-type']).toBe('text/csv; charset=utf-8');
+  expect((await kit.text()).split('\r\n')[0]).toContain('name,system,quantity,mass (g)');
+});
+
+test('who is not signed in is told so, and reads nothing', async ({ rider, baseURL }) => {
+  const nobody = await newRequest.newContext({ baseURL, extraHTTPHeaders: { origin: baseURL! } });
+  for (const url of [
+    `/api/trips/${rider.tripId}`,
+    `/api/trips/${rider.tripId}/plan`,
+    `/api/trips/${rider.tripId}/kit`,
+  ]) {
+    const response = await nobody.get(url);
+    expect(response.status()).toBe(401);
+    expect((await response.json()).error).toMatch(/signed out/);
+  }
+  expect((await nobody.put('/api/account', { data: { units: 'metric' } })).status()).toBe(401);
+  expect((await nobody.post(`/api/trips/${rider.tripId}/changes`, { data: {} })).status()).toBe(401);
+  await nobody.dispose();
+});
+
+test('a request from another site is refused, whatever cookie it brings', async ({ client, rider }) => {
+  for (const origin of ['http://elsewhere.example', 'null', 'not an address']) {
+    const response = await client.post(`/api/trips/${rider.tripId}/changes`, {
+      headers: { origin },
+      data: change(rename('Taken over')),
+    });
+    expect(response.status()).toBe(403);
+  }
+  const { rows } = await pool.query('select name from trip where id = $1', [rider.tripId]);
+  expect(rows[0].name).toBe('Plateau and river loop');
+});
+
+test('the unit is the account’s, and only one of the two', async ({ client, rider }) => {
+  expect((await client.put('/api/account', { data: { units: 'imperial' } })).status()).toBe(200);
+  expect((await client.put('/api/account', { data: { units: 'cubits' } })).status()).toBe(422);
+  const { rows } = await pool.query('select units from account where id = $1', [rider.accountId]);
+  expect(rows[0].units).toBe('imperial');
+});
+
+test('signing out ends the session on the server too', async ({ client, rider }) => {
+  expect((await client.get(`/api/trips/${rider.tripId}`)).status()).toBe(200);
+  expect((await client.delete('/api/session')).status()).toBe(200);
+  expect((await client.get(`/api/trips/${rider.tripId}`)).status()).toBe(401);
+});
