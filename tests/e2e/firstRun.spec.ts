@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './journey';
 
 test('first run to a loaded bike: sign in, load, leave the one thing too many, still there tomorrow', async ({
   page,

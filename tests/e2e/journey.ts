@@ -20,8 +20,28 @@ interface Journey {
 
 export const pool = new pg.Pool({ connectionString: process.env.TEST_DATABASE_URL, max: 2 });
 
+/** Makes a page wait, after each address and reload, until it answers to what is pressed. */
+function awaitLife(page: Page): void {
+  const [goto, reload] = [page.goto.bind(page), page.reload.bind(page)];
+  const alive = () => page.locator('html[data-live]').waitFor({ state: 'attached' });
+  page.goto = async (...to) => {
+    const response = await goto(...to);
+    await alive();
+    return response;
+  };
+  page.reload = async (...how) => {
+    const response = await reload(...how);
+    await alive();
+    return response;
+  };
+}
+
 /** Tests get a rider with a trip of their own; by default the demo, under ids of its own. */
 export const test = base.extend<Journey>({
+  context: async ({ context }, use) => {
+    context.on('page', awaitLife);
+    await use(context);
+  },
   plan: async ({}, use) => use(withFreshIds(demoPlan(), randomUUID)),
   rider: async ({ page, plan, baseURL }, use) => {
     const accountId = randomUUID();
@@ -56,7 +76,7 @@ export const test = base.extend<Journey>({
   },
 });
 
-export { expect };
+export { awaitLife, expect };
 
 /** Waits until everything done is on the server. */
 export const saved = (page: Page) => expect(page.getByText('Saved', { exact: true })).toBeVisible();

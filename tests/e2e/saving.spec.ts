@@ -1,4 +1,4 @@
-import { expect, pool, saved, test } from './journey';
+import { awaitLife, expect, pool, saved, test } from './journey';
 
 test('two tabs: the stale one is told, reloads its view, and loses nothing that was typed', async ({
   page,
@@ -62,6 +62,7 @@ test('one account never sees or changes what is another one’s', async ({ rider
   await rider.open('trip');
   const stranger = await browser.newContext({ baseURL });
   const theirs = await stranger.newPage();
+  awaitLife(theirs);
   await theirs.goto('/welcome');
   await theirs.getByRole('button', { name: 'Open the demo trip' }).click();
   await expect(theirs.getByRole('list', { name: 'Trips' })).toBeVisible();

@@ -2,7 +2,7 @@
 
 import { MantineProvider } from '@mantine/core';
 import { setNonce } from 'get-nonce';
-import { useState, type ReactNode } from 'react';
+import { useEffect, useState, type ReactNode } from 'react';
 import { theme } from '@/ui/theme';
 
 /**
@@ -11,6 +11,8 @@ import { theme } from '@/ui/theme';
  */
 export function Look({ nonce, children }: { nonce: string | undefined; children: ReactNode }) {
   useState(() => nonce && setNonce(nonce));
+  // Says that the page answers: before this, what is pressed in the page the server sent goes nowhere.
+  useEffect(() => document.documentElement.setAttribute('data-live', ''), []);
   return (
     <MantineProvider theme={theme} defaultColorScheme="auto" getStyleNonce={() => nonce ?? ''}>
       {children}
