@@ -33,24 +33,23 @@ async function main(): Promise<void> {
   }
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) process.on(signal, () => void end(0));
   endLeftOver();
-  const claim = (url: string, databaseUrl?: string) => {
+  const claim = (url: string, serverPid?: number, databaseUrl?: string) => {
     mkdirSync('.data', { recursive: true, mode: 0o700 });
     // The database's password stands in it, as in the cluster's own password file: for this user only.
-    writeFileSync(
-      RUN_FILE,
-      JSON.stringify({ pid: process.pid, serverPid: server?.process.pid, url, databaseUrl }),
-      { mode: 0o600 },
-    );
+    writeFileSync(RUN_FILE, JSON.stringify({ pid: process.pid, serverPid, url, databaseUrl }), {
+      mode: 0o600,
+    });
   };
-  claim('(it is still starting)');
+  const starting = '(it is still starting)';
+  claim(starting);
 
   const database = await openDatabase();
   cluster = database.cluster;
   await prepareDatabase(database.url);
   await ensureBuild();
   if (ending) return;
-  server = await serve(database.url, wantedPort);
-  claim(server.url, database.url);
+  server = await serve(database.url, wantedPort, false, (serverPid) => claim(starting, serverPid));
+  claim(server.url, server.process.pid, database.url);
   if (!server.url.endsWith(`:${wantedPort}`)) say(`Port ${wantedPort} is busy; another one was taken.`);
   say(`\nGorvin is ready:\n\n  ${server.url}\n\nCtrl-C stops it.`);
   server.process.once('exit', (code) => {

@@ -13,8 +13,14 @@ export interface WebServer {
  *
  * @param port the port to try first; a busy one gives way to the next free one
  * @param quiet keep the server's own log to itself unless it fails
+ * @param onSpawn told the process id as soon as there is one, so that a run killed while waiting is cleaned up after
  */
-export async function serve(databaseUrl: string, port: number, quiet = false): Promise<WebServer> {
+export async function serve(
+  databaseUrl: string,
+  port: number,
+  quiet = false,
+  onSpawn: (pid: number) => void = () => {},
+): Promise<WebServer> {
   const chosen = await freePort(port);
   const url = `http://127.0.0.1:${chosen}`;
   const child = spawn(
@@ -32,6 +38,7 @@ export async function serve(databaseUrl: string, port: number, quiet = false): P
       detached: true,
     },
   );
+  if (child.pid !== undefined) onSpawn(child.pid);
   const kept: string[] = [];
   child.stdout?.on('data', (data) => kept.push(String(data)));
   child.stderr?.on('data', (data) => kept.push(String(data)));
