@@ -54,8 +54,8 @@ export async function setUnits(client: Client, accountId: string, units: UnitSys
 
 /** Empties an account of all it owns; the account and its sessions stay. */
 export async function emptyAccount(client: Client, accountId: string): Promise<void> {
-  // Trips first: they hold on to bikes, bags and things.
-  for (const table of ['trip', 'bag', 'thing', 'bike']) {
+  // Trips and set-ups first: they hold on to bikes, bags and things.
+  for (const table of ['trip', 'setup', 'bag', 'thing', 'bike']) {
     await client.query(`delete from ${table} where account_id = $1`, [accountId]);
   }
 }

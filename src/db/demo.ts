@@ -1,9 +1,17 @@
+import { DEMO_SETUPS } from '@/core/demo/bikes';
 import { demoPlan } from '@/core/demo/plan';
 import { DEMO_ACCOUNT_ID, emptyAccount, ensureDemoAccount } from './accounts';
 import { insertPlan } from './plans';
-import { transaction, type Pool } from './pool';
+import { transaction, type Client, type Pool } from './pool';
+import { saveSetup } from './setups';
 
 export const DEMO_TRIP_ID = 'plateau-and-river-loop';
+
+/** The demo trip, and the rider's other bikes with their bags. */
+async function insertDemo(client: Client, accountId: string): Promise<void> {
+  await insertPlan(client, accountId, DEMO_TRIP_ID, demoPlan());
+  for (const setup of DEMO_SETUPS) await saveSetup(client, accountId, setup);
+}
 
 /** Loads the demo scenario if the demo account does not exist yet. Says whether it did. */
 export const seedDemo = (pool: Pool): Promise<boolean> =>
@@ -11,7 +19,7 @@ export const seedDemo = (pool: Pool): Promise<boolean> =>
     const { rowCount } = await client.query('select from account where id = $1', [DEMO_ACCOUNT_ID]);
     if (rowCount) return false;
     const accountId = await ensureDemoAccount(client);
-    await insertPlan(client, accountId, DEMO_TRIP_ID, demoPlan());
+    await insertDemo(client, accountId);
     return true;
   });
 
@@ -20,5 +28,5 @@ export const resetDemo = (pool: Pool): Promise<void> =>
   transaction(pool, async (client) => {
     const accountId = await ensureDemoAccount(client);
     await emptyAccount(client, accountId);
-    await insertPlan(client, accountId, DEMO_TRIP_ID, demoPlan());
+    await insertDemo(client, accountId);
   });

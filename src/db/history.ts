@@ -1,4 +1,4 @@
-import type { Edit } from '@/core/plan/edit';
+import { editSchema } from '@/core/plan/edit';
 import { changeDraft, type Change, type Draft, type Step } from '@/core/plan/history';
 import { readPlan, updatePlan } from './plans';
 import { transaction, type Client, type Pool } from './pool';
@@ -7,8 +7,8 @@ interface StepRow {
   change_id: string;
   state: 'done' | 'undone';
   label: string;
-  edit: Edit;
-  inverse: Edit;
+  edit: unknown;
+  inverse: unknown;
 }
 
 /** The plan with the steps that can be undone and redone, as one draft. */
@@ -28,7 +28,13 @@ export async function readDraft(
   const steps = (state: StepRow['state']): Step[] =>
     rows
       .filter((row) => row.state === state)
-      .map((row) => ({ id: row.change_id, label: row.label, edit: row.edit, inverse: row.inverse }));
+      .map((row) => ({
+        id: row.change_id,
+        label: row.label,
+        // Steps may be older than some fields of a bag or bike; the schema's defaults say what they meant.
+        edit: editSchema.parse(row.edit),
+        inverse: editSchema.parse(row.inverse),
+      }));
   // Undone steps stand behind the done ones in the order they were made; the next to redo is the first of them.
   return {
     revision: stored.revision,

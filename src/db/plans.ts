@@ -1,7 +1,6 @@
-import type { Bag } from '@/core/bag/bag';
-import type { Bike } from '@/core/bike/bike';
 import type { Thing } from '@/core/kit/thing';
 import { PLAN_VERSION, type LoadEntry, type Plan, type Trip } from '@/core/plan/plan';
+import { differs, readBags, readBike, saveBags, saveBike } from './garage';
 import type { Client } from './pool';
 
 /**
@@ -18,29 +17,13 @@ interface TripRow {
   day_maximum_c: number;
   rain: Trip['rain'];
   filling: Trip['filling'];
+  surface: Trip['surface'];
   rider_mass_g: number;
+  rider_knee_gap_mm: number | null;
+  rider_inseam_mm: number | null;
+  rider_shoe_mm: number | null;
   bike_id: string | null;
   revision: number;
-}
-
-interface BikeRow {
-  id: string;
-  name: string;
-  mass_g: number;
-  mass_source: Bike['massSource'];
-  greatest_total_g: number | null;
-  geometry: Bike['geometry'];
-}
-
-interface BagRow {
-  id: string;
-  name: string;
-  place: Bag['place'];
-  side: Bag['side'];
-  mass_g: number;
-  mass_source: Bag['massSource'];
-  limit_g: number | null;
-  compartments: Bag['compartments'];
 }
 
 interface ThingRow {
@@ -60,6 +43,7 @@ interface ThingRow {
   carry: Thing['carry'];
   need: Thing['need'];
   provides: Thing['provides'];
+  view: Thing['view'];
 }
 
 export interface StoredPlan {
@@ -77,27 +61,18 @@ export async function readPlan(
   const key = [accountId, tripId];
   const trips = await client.query<TripRow>(
     `select name, to_char(start_date, 'YYYY-MM-DD') as start_date, nights, sleeping, night_minimum_c,
-            day_maximum_c, rain, filling, rider_mass_g, bike_id, revision
+            day_maximum_c, rain, filling, surface, rider_mass_g, rider_knee_gap_mm, rider_inseam_mm, rider_shoe_mm,
+            bike_id, revision
        from trip where account_id = $1 and id = $2 ${lock ? 'for update' : ''}`,
     key,
   );
   const trip = trips.rows[0];
   if (!trip) return null;
-  const bikes = trip.bike_id
-    ? await client.query<BikeRow>(
-        `select id, name, mass_g, mass_source, greatest_total_g, geometry from bike where account_id = $1 and id = $2`,
-        [accountId, trip.bike_id],
-      )
-    : null;
-  const bags = await client.query<BagRow>(
-    `select bag.id, name, place, side, mass_g, mass_source, limit_g, compartments
-       from trip_bag join bag on bag.account_id = trip_bag.account_id and bag.id = trip_bag.bag_id
-      where trip_bag.account_id = $1 and trip_bag.trip_id = $2 order by position`,
-    key,
-  );
+  const bike = trip.bike_id ? await readBike(client, accountId, trip.bike_id) : null;
+  const bags = await readBags(client, accountId, { tripId });
   const things = await client.query<ThingRow>(
     `select thing.id, name, system, quantity, mass_g, mass_source, volume_ml, volume_source, form, water_ml, call,
-            dry, in_dry_sack, carry, need, provides
+            dry, in_dry_sack, carry, need, provides, view
        from trip_thing join thing on thing.account_id = trip_thing.account_id and thing.id = trip_thing.thing_id
       where trip_thing.account_id = $1 and trip_thing.trip_id = $2 order by position`,
     key,
@@ -108,9 +83,8 @@ export async function readPlan(
       where account_id = $1 and trip_id = $2 order by position`,
     key,
   );
-  const bikeRow = bikes?.rows[0];
   const compartments = new Set(
-    bags.rows.flatMap((bag) => bag.compartments.map((compartment) => compartment.id)),
+    bags.flatMap((bag) => bag.compartments.map((compartment) => compartment.id)),
   );
   return {
     revision: trip.revision,
@@ -126,28 +100,16 @@ export async function readPlan(
         dayMaximumC: trip.day_maximum_c,
         rain: trip.rain,
         filling: trip.filling,
+        surface: trip.surface,
       },
-      rider: { massG: trip.rider_mass_g },
-      bike: bikeRow
-        ? {
-            id: bikeRow.id,
-            name: bikeRow.name,
-            massG: bikeRow.mass_g,
-            massSource: bikeRow.mass_source,
-            greatestTotalG: bikeRow.greatest_total_g,
-            geometry: bikeRow.geometry,
-          }
-        : null,
-      bags: bags.rows.map((row) => ({
-        id: row.id,
-        name: row.name,
-        place: row.place,
-        side: row.side,
-        massG: row.mass_g,
-        massSource: row.mass_source,
-        limitG: row.limit_g,
-        compartments: row.compartments,
-      })),
+      rider: {
+        massG: trip.rider_mass_g,
+        kneeGapMm: trip.rider_knee_gap_mm,
+        inseamMm: trip.rider_inseam_mm,
+        shoeMm: trip.rider_shoe_mm,
+      },
+      bike,
+      bags,
       things: things.rows.map((row) => ({
         id: row.id,
         name: row.name,
@@ -165,6 +127,7 @@ export async function readPlan(
         carry: row.carry,
         need: row.need,
         provides: row.provides,
+        view: row.view,
       })),
       // Another trip may have taken a compartment off a shared bag; what lay in it is back on the floor.
       load: entries.rows
@@ -188,8 +151,8 @@ export async function insertPlan(
   await saveBike(client, accountId, plan.bike);
   await client.query(
     `insert into trip (account_id, id, name, start_date, nights, sleeping, night_minimum_c, day_maximum_c, rain,
-                       filling, rider_mass_g, bike_id)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12)`,
+                       filling, surface, rider_mass_g, rider_knee_gap_mm, rider_inseam_mm, rider_shoe_mm, bike_id)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16)`,
     [accountId, tripId, ...tripValues(plan)],
   );
   await saveParts(client, accountId, tripId, null, plan);
@@ -211,7 +174,8 @@ export async function updatePlan(
   if (differs(before.bike, after.bike)) await saveBike(client, accountId, after.bike);
   const { rows } = await client.query<{ revision: number }>(
     `update trip set name = $3, start_date = $4, nights = $5, sleeping = $6, night_minimum_c = $7,
-            day_maximum_c = $8, rain = $9, filling = $10, rider_mass_g = $11, bike_id = $12,
+            day_maximum_c = $8, rain = $9, filling = $10, surface = $11, rider_mass_g = $12, rider_knee_gap_mm = $13,
+            rider_inseam_mm = $14, rider_shoe_mm = $15, bike_id = $16,
             revision = revision + 1, updated_at = now()
       where account_id = $1 and id = $2 returning revision`,
     [accountId, tripId, ...tripValues(after)],
@@ -222,8 +186,6 @@ export async function updatePlan(
   return rows[0]!.revision;
 }
 
-const differs = (a: unknown, b: unknown): boolean => a !== b && JSON.stringify(a) !== JSON.stringify(b);
-
 const tripValues = ({ trip, rider, bike }: Plan): unknown[] => [
   trip.name,
   trip.startDate,
@@ -233,28 +195,13 @@ const tripValues = ({ trip, rider, bike }: Plan): unknown[] => [
   trip.dayMaximumC,
   trip.rain,
   trip.filling,
+  trip.surface,
   rider.massG,
+  rider.kneeGapMm,
+  rider.inseamMm,
+  rider.shoeMm,
   bike?.id ?? null,
 ];
-
-async function saveBike(client: Client, accountId: string, bike: Bike | null): Promise<void> {
-  if (!bike) return;
-  await client.query(
-    `insert into bike (account_id, id, name, mass_g, mass_source, greatest_total_g, geometry)
-     values ($1, $2, $3, $4, $5, $6, $7)
-     on conflict (account_id, id) do update set name = excluded.name, mass_g = excluded.mass_g,
-       mass_source = excluded.mass_source, greatest_total_g = excluded.greatest_total_g, geometry = excluded.geometry`,
-    [
-      accountId,
-      bike.id,
-      bike.name,
-      bike.massG,
-      bike.massSource,
-      bike.greatestTotalG,
-      JSON.stringify(bike.geometry),
-    ],
-  );
-}
 
 /** Bags, things, which of them the trip uses, and where they are. `before` null writes all. */
 async function saveParts(
@@ -274,33 +221,24 @@ async function saveParts(
   const ids = (items: readonly { id: string }[] | undefined) => items?.map((item) => item.id);
 
   const bags = changed(after.bags, before?.bags);
-  if (bags.length) {
-    await client.query(
-      `insert into bag (account_id, id, name, place, side, mass_g, mass_source, limit_g, compartments)
-       select $1, * from jsonb_to_recordset($2::jsonb) as row(id text, name text, place text, side text,
-         mass_g double precision, mass_source text, limit_g double precision, compartments jsonb)
-       on conflict (account_id, id) do update set name = excluded.name, place = excluded.place,
-         side = excluded.side, mass_g = excluded.mass_g, mass_source = excluded.mass_source,
-         limit_g = excluded.limit_g, compartments = excluded.compartments`,
-      [accountId, JSON.stringify(bags.map(bagRow))],
-    );
-  }
+  await saveBags(client, accountId, bags);
   const things = changed(after.things, before?.things);
   if (things.length) {
     await client.query(
       `insert into thing (account_id, id, name, system, quantity, mass_g, mass_source, volume_ml, volume_source,
-                          form, water_ml, call, dry, in_dry_sack, carry, need, provides)
+                          form, water_ml, call, dry, in_dry_sack, carry, need, provides, view)
        select $1, id, name, system, quantity, mass_g, mass_source, volume_ml, volume_source, form, water_ml, call,
-              dry, in_dry_sack, carry, need, array(select jsonb_array_elements_text(provides))
+              dry, in_dry_sack, carry, need, array(select jsonb_array_elements_text(provides)), view
          from jsonb_to_recordset($2::jsonb) as row(id text, name text, system text, quantity integer,
          mass_g double precision, mass_source text, volume_ml double precision, volume_source text, form jsonb,
-         water_ml double precision, call text, dry text, in_dry_sack boolean, carry text, need text, provides jsonb)
+         water_ml double precision, call text, dry text, in_dry_sack boolean, carry text, need text, provides jsonb,
+         view text)
        on conflict (account_id, id) do update set name = excluded.name, system = excluded.system,
          quantity = excluded.quantity, mass_g = excluded.mass_g, mass_source = excluded.mass_source,
          volume_ml = excluded.volume_ml, volume_source = excluded.volume_source, form = excluded.form,
          water_ml = excluded.water_ml, call = excluded.call, dry = excluded.dry,
          in_dry_sack = excluded.in_dry_sack, carry = excluded.carry, need = excluded.need,
-         provides = excluded.provides`,
+         provides = excluded.provides, view = excluded.view`,
       [accountId, JSON.stringify(things.map(thingRow))],
     );
   }
@@ -343,17 +281,6 @@ async function saveParts(
   }
 }
 
-const bagRow = (bag: Bag): BagRow => ({
-  id: bag.id,
-  name: bag.name,
-  place: bag.place,
-  side: bag.side,
-  mass_g: bag.massG,
-  mass_source: bag.massSource,
-  limit_g: bag.limitG,
-  compartments: bag.compartments,
-});
-
 const thingRow = (thing: Thing): ThingRow => ({
   id: thing.id,
   name: thing.name,
@@ -371,6 +298,7 @@ const thingRow = (thing: Thing): ThingRow => ({
   carry: thing.carry,
   need: thing.need,
   provides: thing.provides,
+  view: thing.view,
 });
 
 async function touchSharers(client: Client, accountId: string, tripId: string, before: Plan, after: Plan) {
@@ -397,7 +325,7 @@ async function touchSharers(client: Client, accountId: string, tripId: string, b
   );
 }
 
-/** Forgets bags and things taken off the last trip that used them; undo brings them back whole. */
+/** Forgets bags and things taken off the last trip or set-up that used them; undo brings them back whole. */
 async function dropOrphans(client: Client, accountId: string, before: Plan, after: Plan) {
   const gone = (old: readonly { id: string }[], now: readonly { id: string }[]): string[] => {
     const kept = new Set(now.map((item) => item.id));
@@ -407,7 +335,8 @@ async function dropOrphans(client: Client, accountId: string, before: Plan, afte
   if (bags.length) {
     await client.query(
       `delete from bag where account_id = $1 and id = any($2)
-          and not exists (select from trip_bag where trip_bag.account_id = $1 and trip_bag.bag_id = bag.id)`,
+          and not exists (select from trip_bag where trip_bag.account_id = $1 and trip_bag.bag_id = bag.id)
+          and not exists (select from setup_bag where setup_bag.account_id = $1 and setup_bag.bag_id = bag.id)`,
       [accountId, bags],
     );
   }

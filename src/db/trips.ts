@@ -1,3 +1,4 @@
+import { forgetUnused } from './garage';
 import type { Client } from './pool';
 
 export interface TripSummary {
@@ -23,7 +24,7 @@ export async function listTrips(client: Client, accountId: string): Promise<Trip
   return rows;
 }
 
-/** Removes a trip, then the bikes, bags and things no other trip uses. Returns false when there was none. */
+/** Removes a trip, then the bikes, bags and things that no other trip and no set-up uses. Returns false when there was none. */
 export async function deleteTrip(client: Client, accountId: string, tripId: string): Promise<boolean> {
   const { rowCount } = await client.query(`delete from trip where account_id = $1 and id = $2`, [
     accountId,
@@ -31,19 +32,10 @@ export async function deleteTrip(client: Client, accountId: string, tripId: stri
   ]);
   if (!rowCount) return false;
   await client.query(
-    `delete from bag where account_id = $1 and not exists
-       (select from trip_bag where trip_bag.account_id = $1 and trip_bag.bag_id = bag.id)`,
-    [accountId],
-  );
-  await client.query(
     `delete from thing where account_id = $1 and not exists
        (select from trip_thing where trip_thing.account_id = $1 and trip_thing.thing_id = thing.id)`,
     [accountId],
   );
-  await client.query(
-    `delete from bike where account_id = $1 and not exists
-       (select from trip where trip.account_id = $1 and trip.bike_id = bike.id)`,
-    [accountId],
-  );
+  await forgetUnused(client, accountId);
   return true;
 }

@@ -43,6 +43,15 @@ export type Reach = (typeof REACHES)[number];
 export const WEATHERS = ['sealed', 'shower-proof', 'open'] as const;
 export type Weather = (typeof WEATHERS)[number];
 
+/** How a bag shuts. A roll-top's volume follows how far it is rolled; a zip's does not. */
+export const CLOSURES = ['roll-top', 'zip', 'drawcord', 'flap', 'none'] as const;
+/** The side one reaches in from. */
+export const OPENINGS = ['top', 'left', 'right', 'rear', 'front', 'both ends'] as const;
+/** What holds a bag on: decides which limits count and what it does to paint and carbon. */
+export const ATTACHMENTS = ['straps', 'bolts', 'clamp', 'rack', 'worn'] as const;
+/** Whether a compartment is a place to strap things outside, and whether what is there is tied on as well. */
+export const OUTSIDES = ['no', 'tethered', 'no tether'] as const;
+
 const coordinate = measure('mm', -2_500, 2_500);
 
 export const solidSchema = z.discriminatedUnion('kind', [
@@ -63,6 +72,7 @@ export const solidSchema = z.discriminatedUnion('kind', [
       .max(24, 'A flat pouch has at most 24 corners.')
       .refine(isSimple, 'The outline crosses itself: give the corners in order, going round once.'),
     widthMm: lengthMm,
+    frontWidthMm: lengthMm.optional().describe('Width at the front end, where it differs from the rear'),
   }),
   z.object({ kind: z.literal('box'), lengthMm, widthMm: lengthMm, heightMm: lengthMm }),
 ]);
@@ -77,6 +87,10 @@ export const compartmentSchema = z.object({
   limitG: limitG.describe('Greatest load of this compartment alone, or null'),
   reach: z.enum(REACHES),
   weather: z.enum(WEATHERS),
+  outside: z
+    .enum(OUTSIDES)
+    .default('no')
+    .describe('A place to strap things on outside, and whether they are tethered'),
 });
 export type Compartment = z.infer<typeof compartmentSchema>;
 
@@ -88,6 +102,16 @@ export const bagSchema = z.object({
   massG: massG.describe('Own mass, empty, in grams'),
   massSource,
   limitG: limitG.describe('Greatest load by the maker of bag and mount, in grams; null when not known'),
+  alongMm: measure('mm', -600, 600)
+    .default(0)
+    .describe('How far it is moved along its place from where such a bag usually hangs'),
+  standOffMm: measure('mm', 0, 150)
+    .default(25)
+    .describe('Free space between the bag and what it hangs on, as a spacer makes it'),
+  braced: z.boolean().default(false).describe('Held by a brace or support, so that it sags half as much'),
+  closure: z.enum(CLOSURES).default('roll-top'),
+  opening: z.enum(OPENINGS).default('top'),
+  attachment: z.enum(ATTACHMENTS).default('straps'),
   compartments: z.array(compartmentSchema).min(1, 'A bag has at least one compartment.').max(8),
 });
 export type Bag = z.infer<typeof bagSchema>;
@@ -130,26 +154,52 @@ export const DEFAULT_SOLIDS: Record<Solid['kind'], Solid> = {
   box: { kind: 'box', lengthMm: 220, widthMm: 120, heightMm: 150 },
 };
 
-/** The form, reach, weather and cautious limit a bag at this place usually has; the rider changes what differs. */
-export const PLACE_DEFAULTS: Record<
-  Place,
-  { form: Solid['kind']; reach: Reach; weather: Weather; limitG: number | null }
-> = {
-  'bar roll': { form: 'cylinder', reach: 'at camp', weather: 'sealed', limitG: 3000 },
-  'bar bag': { form: 'box', reach: 'at a stop', weather: 'shower-proof', limitG: 2000 },
-  'stem bag': { form: 'cylinder', reach: 'in the saddle', weather: 'open', limitG: 1000 },
-  'top tube bag': { form: 'box', reach: 'in the saddle', weather: 'shower-proof', limitG: 1000 },
-  'frame bag': { form: 'polygon', reach: 'at a stop', weather: 'shower-proof', limitG: 5000 },
-  'down tube': { form: 'cylinder', reach: 'at camp', weather: 'open', limitG: 1500 },
-  'bottle cage': { form: 'cylinder', reach: 'in the saddle', weather: 'open', limitG: 1500 },
-  'fork bag': { form: 'cylinder', reach: 'at camp', weather: 'sealed', limitG: null },
-  'seat pack': { form: 'taper', reach: 'at camp', weather: 'sealed', limitG: 4000 },
-  'tool pouch': { form: 'box', reach: 'at a stop', weather: 'shower-proof', limitG: 700 },
-  'rear rack': { form: 'box', reach: 'at camp', weather: 'shower-proof', limitG: 8000 },
-  pannier: { form: 'box', reach: 'at camp', weather: 'sealed', limitG: 6000 },
-  'strap outside': { form: 'cylinder', reach: 'at a stop', weather: 'open', limitG: 1000 },
-  body: { form: 'box', reach: 'at a stop', weather: 'open', limitG: 2000 },
+interface PlaceDefault {
+  form: Solid['kind'];
+  reach: Reach;
+  weather: Weather;
+  limitG: number | null;
+  closure: Bag['closure'];
+  opening: Bag['opening'];
+  attachment: Bag['attachment'];
+}
+
+const usually = (
+  form: Solid['kind'],
+  reach: Reach,
+  weather: Weather,
+  limit: number | null,
+  closure: Bag['closure'],
+  opening: Bag['opening'],
+  attachment: Bag['attachment'],
+): PlaceDefault => ({ form, reach, weather, limitG: limit, closure, opening, attachment });
+
+/** What a bag at this place usually is, with a cautious limit; the rider changes what differs. */
+export const PLACE_DEFAULTS: Record<Place, PlaceDefault> = {
+  'bar roll': usually('cylinder', 'at camp', 'sealed', 3000, 'roll-top', 'both ends', 'straps'),
+  'bar bag': usually('box', 'at a stop', 'shower-proof', 2000, 'zip', 'top', 'straps'),
+  'stem bag': usually('cylinder', 'in the saddle', 'open', 1000, 'drawcord', 'top', 'straps'),
+  'top tube bag': usually('box', 'in the saddle', 'shower-proof', 1000, 'zip', 'top', 'straps'),
+  'frame bag': usually('polygon', 'at a stop', 'shower-proof', 5000, 'zip', 'right', 'straps'),
+  'down tube': usually('cylinder', 'at camp', 'open', 1500, 'roll-top', 'front', 'bolts'),
+  'bottle cage': usually('cylinder', 'in the saddle', 'open', 1500, 'none', 'top', 'bolts'),
+  'fork bag': usually('cylinder', 'at camp', 'sealed', null, 'roll-top', 'top', 'bolts'),
+  'seat pack': usually('taper', 'at camp', 'sealed', 4000, 'roll-top', 'rear', 'straps'),
+  'tool pouch': usually('box', 'at a stop', 'shower-proof', 700, 'roll-top', 'rear', 'straps'),
+  'rear rack': usually('box', 'at camp', 'shower-proof', 8000, 'zip', 'top', 'rack'),
+  pannier: usually('box', 'at camp', 'sealed', 6000, 'roll-top', 'top', 'rack'),
+  'strap outside': usually('cylinder', 'at a stop', 'open', 1000, 'none', 'top', 'straps'),
+  body: usually('box', 'at a stop', 'open', 2000, 'zip', 'top', 'worn'),
 };
+
+/** Places that come in twos, one each side. */
+export const PAIRED_PLACES: ReadonlySet<Place> = new Set(['fork bag', 'pannier', 'stem bag']);
+
+/** The side that is still free at a place: left first where there are two. */
+export function freeSide(place: Place, others: readonly Bag[]): Side {
+  if (!PAIRED_PLACES.has(place)) return 'middle';
+  return others.some((bag) => bag.place === place && bag.side === 'left') ? 'right' : 'left';
+}
 
 /**
  * A new bag as it usually is at a place, for the rider to correct: named after its place, on the side that is
@@ -158,19 +208,23 @@ export const PLACE_DEFAULTS: Record<
  * @param makeId hands out ids; the core has no random source of its own
  */
 export function bagAtPlace(place: Place, others: readonly Bag[], makeId: () => string): Bag {
-  const { form, reach, weather, limitG: limit } = PLACE_DEFAULTS[place];
-  const paired = place === 'fork bag' || place === 'pannier' || place === 'stem bag';
-  const leftTaken = others.some((bag) => bag.place === place && bag.side === 'left');
-  const side: Side = paired ? (leftTaken ? 'right' : 'left') : 'middle';
+  const { form, reach, weather, limitG: limit, closure, opening, attachment } = PLACE_DEFAULTS[place];
+  const side = freeSide(place, others);
   const plain = `${place.charAt(0).toUpperCase()}${place.slice(1)}`;
   return {
     id: makeId(),
-    name: paired ? `${side === 'left' ? 'Left' : 'Right'} ${place}` : plain,
+    name: side === 'middle' ? plain : `${side === 'left' ? 'Left' : 'Right'} ${place}`,
     place,
     side,
     massG: 250,
     massSource: 'estimate',
     limitG: limit,
+    alongMm: 0,
+    standOffMm: 25,
+    braced: false,
+    closure,
+    opening,
+    attachment,
     compartments: [
       {
         id: makeId(),
@@ -180,6 +234,7 @@ export function bagAtPlace(place: Place, others: readonly Bag[], makeId: () => s
         limitG: null,
         reach,
         weather,
+        outside: place === 'strap outside' ? 'tethered' : 'no',
       },
     ],
   };

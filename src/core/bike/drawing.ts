@@ -1,6 +1,7 @@
 import { filledPart } from '@/core/geometry/fill';
 import { centroid, type Point } from '@/core/geometry/polygon';
 import type { Facts } from '@/core/plan/facts';
+import { TUBE_MM } from './mainTriangle';
 import type { SideView } from './sideView';
 
 /** A tube as a thick line; millimetres. */
@@ -69,8 +70,8 @@ export function drawingOf(facts: Facts): Drawing {
   return {
     frame: frameOf(view, bags),
     wheels: [
-      { ...wheel(view, view.rearAxle), loadG: handling.withRider.rearG },
-      { ...wheel(view, view.frontAxle), loadG: handling.withRider.frontG },
+      { ...view.rearWheel, tyreMm: view.rearTyreMm, loadG: handling.withRider.rearG },
+      { ...view.frontWheel, tyreMm: view.frontTyreMm, loadG: handling.withRider.frontG },
     ],
     tubes: tubesOf(view),
     saddle: saddleOf(view),
@@ -80,22 +81,16 @@ export function drawingOf(facts: Facts): Drawing {
   };
 }
 
-const wheel = (view: SideView, centre: Point) => ({
-  centre,
-  radiusMm: view.wheelRadiusMm,
-  tyreMm: view.tyreWidthMm,
-});
-
 function tubesOf(view: SideView): Tube[] {
   const origin = { x: 0, z: 0 };
   const tube = (from: Point, to: Point, widthMm: number): Tube => ({ from, to, widthMm });
   return [
     tube(view.rearAxle, origin, 18),
     tube(view.rearAxle, view.topTubeRear, 14),
-    tube(origin, view.seatTubeTop, 30),
-    tube(origin, view.downTubeFront, 40),
-    tube(view.topTubeRear, view.topTubeFront, 32),
-    tube(view.headTop, view.headBottom, 42),
+    tube(origin, view.seatTubeTop, TUBE_MM.seat),
+    tube(origin, view.downTubeFront, TUBE_MM.down),
+    tube(view.topTubeRear, view.topTubeFront, TUBE_MM.top),
+    tube(view.headTop, view.headBottom, TUBE_MM.head),
     tube(view.headBottom, view.frontAxle, 24),
     tube(view.seatTubeTop, view.saddleTop, 24),
     tube(view.headTop, view.stemBase, 26),
@@ -120,8 +115,8 @@ const saddleOf = ({ saddleTop }: SideView): Point[] =>
 function frameOf(view: SideView, bags: readonly DrawnBag[]): Drawing['frame'] {
   const margin = 50;
   const points = [
-    { x: view.rearAxle.x - view.wheelRadiusMm, z: view.groundZ },
-    { x: view.frontAxle.x + view.wheelRadiusMm, z: view.saddleTop.z },
+    { x: view.rearAxle.x - view.rearWheel.radiusMm, z: view.groundZ },
+    { x: view.frontAxle.x + view.frontWheel.radiusMm, z: view.saddleTop.z },
     view.bar,
     ...bags.flatMap((bag) => bag.outline),
   ];

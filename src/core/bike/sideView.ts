@@ -1,5 +1,5 @@
+import type { Circle } from '@/core/geometry/distance';
 import type { Point } from '@/core/geometry/polygon';
-import { fail, ok, type Result } from '@/core/result';
 import type { BikeGeometry } from './bike';
 
 /**
@@ -8,8 +8,10 @@ import type { BikeGeometry } from './bike';
 export interface SideView {
   rearAxle: Point;
   frontAxle: Point;
-  wheelRadiusMm: number;
-  tyreWidthMm: number;
+  rearWheel: Circle;
+  frontWheel: Circle;
+  rearTyreMm: number;
+  frontTyreMm: number;
   /** Height of the ground, negative. */
   groundZ: number;
   wheelbaseMm: number;
@@ -36,8 +38,10 @@ const along = (from: Point, direction: Point, distance: number): Point => ({
   z: from.z + direction.z * distance,
 });
 
-/** Greatest difference of axle heights that still counts as one bike with equal wheels (methods, section 1). */
-export const AXLE_TOLERANCE_MM = 10;
+/** Where tubes' centre lines meet the head and seat tube, from those tubes' ends: about a tube's radius inside. */
+export const HEAD_TOP_ABOVE_MM = 28;
+export const HEAD_BOTTOM_BELOW_MM = 32;
+export const SEAT_TOP_ABOVE_MM = 22;
 
 /**
  * Side view from a geometry table (methods, section 1): from stack and reach down the head tube to the crown,
@@ -61,55 +65,31 @@ export function sideView(g: BikeGeometry): SideView {
     x: -Math.sqrt(Math.max(0, g.chainstayMm ** 2 - g.bottomBracketDropMm ** 2)),
     z: g.bottomBracketDropMm,
   };
-  const wheelRadiusMm = g.wheelBeadMm / 2 + g.tyreWidthMm;
+  const frontRadiusMm = g.wheelBeadMm / 2 + g.tyreWidthMm;
+  const rearRadiusMm = g.rearWheelBeadMm / 2 + g.rearTyreWidthMm;
   const seatTubeTop = along({ x: 0, z: 0 }, seatTubeUp, g.seatTubeMm);
   const stemBase = along(headTop, steeringDown, -g.barRiseMm * 0.6);
 
   return {
     rearAxle,
     frontAxle,
-    wheelRadiusMm,
-    tyreWidthMm: g.tyreWidthMm,
-    groundZ: (rearAxle.z + frontAxle.z) / 2 - wheelRadiusMm,
+    rearWheel: { centre: rearAxle, radiusMm: rearRadiusMm },
+    frontWheel: { centre: frontAxle, radiusMm: frontRadiusMm },
+    rearTyreMm: g.rearTyreWidthMm,
+    frontTyreMm: g.tyreWidthMm,
+    groundZ: (rearAxle.z - rearRadiusMm + frontAxle.z - frontRadiusMm) / 2,
     wheelbaseMm: frontAxle.x - rearAxle.x,
     headTop,
     headBottom,
     seatTubeTop,
     seatpostClamp: along({ x: 0, z: 0 }, seatTubeUp, g.saddleHeightMm - 50),
     saddleTop: along({ x: 0, z: 0 }, seatTubeUp, g.saddleHeightMm),
-    // The tubes' centre lines meet the head tube a tube's radius inside its ends.
-    topTubeFront: along(headTop, steeringDown, 28),
-    topTubeRear: along(seatTubeTop, seatTubeUp, -22),
-    downTubeFront: along(headBottom, steeringDown, -32),
+    topTubeFront: along(headTop, steeringDown, HEAD_TOP_ABOVE_MM),
+    topTubeRear: along(seatTubeTop, seatTubeUp, -SEAT_TOP_ABOVE_MM),
+    downTubeFront: along(headBottom, steeringDown, -HEAD_BOTTOM_BELOW_MM),
     stemBase,
     bar: { x: stemBase.x + g.stemMm * forward.x, z: headTop.z + g.barRiseMm },
     steeringDown,
     seatTubeUp,
   };
-}
-
-/**
- * Says whether the figures can belong to one bike with equal wheels; if not, which figure to look at first.
- *
- * @example checkGeometry({ ...DEFAULT_GEOMETRY, axleToCrownMm: 400 }).ok // false
- */
-export function checkGeometry(g: BikeGeometry): Result<SideView> {
-  const view = sideView(g);
-  const difference = view.frontAxle.z - view.rearAxle.z;
-  if (Math.abs(difference) > AXLE_TOLERANCE_MM) {
-    const higher = difference > 0 ? 'higher' : 'lower';
-    return fail(
-      `These figures put the front axle ${Math.abs(difference).toFixed(0)} mm ${higher} than the rear one. ` +
-        `Look first at the fork length (${g.axleToCrownMm} mm), then stack and bottom-bracket drop.`,
-    );
-  }
-  if (view.wheelbaseMm < 2 * view.wheelRadiusMm + 10) {
-    return fail(
-      `The wheels would overlap: a wheelbase of ${view.wheelbaseMm.toFixed(0)} mm for wheels of ${(2 * view.wheelRadiusMm).toFixed(0)} mm. Look at reach and chainstay.`,
-    );
-  }
-  if (g.saddleHeightMm < g.seatTubeMm) {
-    return fail('The saddle would be below the top of the seat tube. Look at saddle height and seat tube.');
-  }
-  return ok(view);
 }

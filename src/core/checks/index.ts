@@ -1,20 +1,28 @@
 import { assumedLimits } from './assumedLimits';
 import { bareStart } from './bareStart';
+import { bottleSpace } from './bottles';
+import { clearView } from './clearView';
 import type { Check } from './finding';
 import { geometryDoubt } from './geometryDoubt';
 import { leftBehind } from './leftBehind';
+import { mounting } from './mounting';
 import { noLight, noRepair, nothingWarm, noWater } from './missing';
 import { mustStayDry } from './staysDry';
 import { outOfReach } from './outOfReach';
 import { overMass } from './overMass';
+import { outsideUntied } from './outside';
 import { overVolume } from './overVolume';
 import { sideImbalance } from './sideImbalance';
+import { statedLitres } from './statedLitres';
 import { tailHeavy } from './tailHeavy';
 import { tooLong } from './tooLong';
+import { tooNear } from './tooNear';
+import { tyreLimits } from './tyres';
 import { unloaded } from './unloaded';
 
 /** Every judgement, in the order findings of the same severity are listed. */
 export const CHECKS: readonly Check[] = [
+  tooNear,
   overMass,
   overVolume,
   tooLong,
@@ -28,7 +36,13 @@ export const CHECKS: readonly Check[] = [
   sideImbalance,
   tailHeavy,
   outOfReach,
+  mounting,
+  clearView,
+  outsideUntied,
+  tyreLimits,
+  bottleSpace,
   bareStart,
   geometryDoubt,
   assumedLimits,
+  statedLitres,
 ];

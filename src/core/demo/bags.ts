@@ -1,4 +1,4 @@
-import type { Bag, Compartment, Place, Reach, Side, Weather } from '@/core/bag/bag';
+import { PLACE_DEFAULTS, type Bag, type Compartment, type Place, type Reach, type Side, type Weather } from '@/core/bag/bag';
 import type { Solid } from '@/core/geometry/solid';
 
 const compartment = (
@@ -9,7 +9,8 @@ const compartment = (
   reach: Reach,
   weather: Weather,
   limitG: number | null = null,
-): Compartment => ({ id, name, solid, statedMl, limitG, reach, weather });
+  outside: Compartment['outside'] = 'no',
+): Compartment => ({ id, name, solid, statedMl, limitG, reach, weather, outside });
 
 const bag = (
   id: string,
@@ -19,7 +20,14 @@ const bag = (
   massG: number,
   limitG: number | null,
   compartments: Compartment[],
-): Bag => ({ id, name, place, side, massG, massSource: 'kitchen scale', limitG, compartments });
+): Bag => {
+  const { closure, opening, attachment } = PLACE_DEFAULTS[place];
+  return {
+    ...{ id, name, place, side, massG, massSource: 'kitchen scale', limitG },
+    ...{ alongMm: 0, standOffMm: 25, braced: false, closure, opening, attachment },
+    compartments,
+  };
+};
 
 const forkSack: Solid = { kind: 'cylinder', lengthMm: 310, diameterMm: 132 };
 const stemPouch: Solid = { kind: 'cylinder', lengthMm: 195, diameterMm: 88 };
@@ -148,6 +156,7 @@ export const DEMO_BAGS: readonly Bag[] = [
       'at a stop',
       'open',
       700,
+      'tethered',
     ),
   ]),
 ];

@@ -9,6 +9,7 @@ interface More {
   worn?: true;
   inDrySack?: true;
   provides?: Provides[];
+  view?: Thing['view'];
   massSource?: Thing['massSource'];
   volumeSource?: Thing['volumeSource'];
   /** For a stiff thing whose volume is not that of its measures. */
@@ -58,6 +59,7 @@ function thing(
     carry: more.worn ? 'worn' : 'bike',
     need: more.need ?? 'should',
     provides: more.provides ?? [],
+    view: more.view ?? 'none',
   };
 }
 

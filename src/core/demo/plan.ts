@@ -1,6 +1,6 @@
-import { DEFAULT_GEOMETRY } from '@/core/bike/bike';
 import { PLAN_VERSION, type Plan } from '@/core/plan/plan';
 import { DEMO_BAGS } from './bags';
+import { HARDTAIL } from './bikes';
 import { DEMO_THINGS } from './kit';
 
 /**
@@ -19,16 +19,10 @@ export const demoPlan = (): Plan => ({
     dayMaximumC: 17,
     rain: 'likely',
     filling: 'by when it is wanted',
+    surface: 'gravel',
   },
-  rider: { massG: 74_000 },
-  bike: {
-    id: 'hardtail',
-    name: 'Steel hardtail',
-    massG: 13_400,
-    massSource: 'luggage scale',
-    greatestTotalG: 125_000,
-    geometry: { ...DEFAULT_GEOMETRY },
-  },
+  rider: { massG: 74_000, kneeGapMm: null, inseamMm: 815, shoeMm: null },
+  bike: HARDTAIL,
   bags: [...DEMO_BAGS],
   things: [...DEMO_THINGS],
   load: [],

@@ -65,7 +65,7 @@ describe('headlines', () => {
   });
 
   test('a sum that leans on estimates is marked as one', () => {
-    const plan = samplePlan({ rider: { massG: 60_000 } });
+    const plan = samplePlan();
     plan.bike = { ...plan.bike!, massSource: 'estimate' };
     expect(headlines(factsOf(plan), null, metric)[0]!.value).toBe('≈ 13.0 kg');
     expect(headlines(factsOf(samplePlan()), null, metric)[0]!.value).toBe('13.0 kg');

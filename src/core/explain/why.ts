@@ -1,5 +1,5 @@
 import type { Facts } from '@/core/plan/facts';
-import { RIDER_ABOVE_MM, RIDER_AHEAD_MM } from '@/core/plan/facts';
+import { RIDER_ABOVE_MM, RIDER_AHEAD_MM } from '@/core/bike/balance';
 import { STIFF, STUFFED } from '@/core/load/volume';
 import type { Formatter } from '@/core/units/format';
 
@@ -72,7 +72,7 @@ export function whyFigure(figure: Figure, facts: Facts, format: Formatter): Why 
           ['share of the bare bike', `${(handling.bareFrontShare * 100).toFixed(0)} %`],
         ],
         source: 'Statics of two supports.',
-        uncertainty: `The rider's centre is taken ${RIDER_AHEAD_MM} mm ahead of and ${RIDER_ABOVE_MM} mm above the saddle, the bare bike's at 45 % of the wheelbase. Bags hang at set places until the bike is measured.`,
+        uncertainty: `${handling.weighed.rider ? "The rider's centre is from wheel readings" : `The rider's centre is taken ${RIDER_AHEAD_MM} mm ahead of and ${RIDER_ABOVE_MM} mm above the saddle`}, ${handling.weighed.bike ? "the bare bike's too" : "the bare bike's at 45 % of the wheelbase"}. The centre is known to about ±${handling.centreErrorMm.toFixed(0)} mm; weigh the wheels under Bike to know better.`,
       };
     case 'tail':
       return {

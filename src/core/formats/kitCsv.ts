@@ -16,7 +16,7 @@ import {
   type Thing,
 } from '@/core/kit/thing';
 import { parseQuantity, readNumber, unitSize } from '@/core/units/parse';
-import { densityGPerL, guessProvides, guessSystem } from '@/core/kit/guess';
+import { densityGPerL, guessProvides, guessView, guessSystem } from '@/core/kit/guess';
 import { FIELD_SYNONYMS, FIELD_UNITS, KIT_FIELDS, type KitField } from './kitFields';
 import type { Table } from './readTable';
 
@@ -240,6 +240,7 @@ function understandRow(
     provides: columns.some((column) => column.field === 'provides')
       ? (provides as Provides[])
       : (known?.provides ?? guessProvides(name)),
+    view: known?.view ?? guessView(name),
   };
   const checked = thingSchema.safeParse(candidate);
   if (!checked.success) {

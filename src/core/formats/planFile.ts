@@ -49,7 +49,8 @@ export function parsePlanValue(data: unknown): Result<Plan, string[]> {
       `The plan was written by a later Gorvin (format version ${version}); this one reads up to ${PLAN_VERSION}. Update Gorvin first.`,
     ]);
   }
-  const parsed = planSchema.safeParse(data);
+  // Version 1 had fewer fields; each new one has a default that says what such a plan meant.
+  const parsed = planSchema.safeParse(version === 1 ? { ...data, version: PLAN_VERSION } : data);
   if (!parsed.success) return fail(describeIssues(parsed.error, data));
   const broken = brokenReferences(parsed.data);
   return broken.length ? fail(shortened(broken)) : ok(parsed.data);

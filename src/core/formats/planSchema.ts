@@ -6,7 +6,7 @@ import { planSchema } from '@/core/plan/plan';
  * together (ids that must exist, temperatures in order); reading a file checks those too.
  */
 export const planJsonSchema = (): Record<string, unknown> => ({
-  ...z.toJSONSchema(planSchema, { target: 'draft-2020-12' }),
+  ...z.toJSONSchema(planSchema, { target: 'draft-2020-12', io: 'input' }),
   title: 'Gorvin plan',
   description:
     'One bikepacking trip with its rider, bike, bags, things and load. Grams, millimetres, millilitres, °C.',

@@ -92,3 +92,29 @@ export const rectangle = (widthMm: number, heightMm: number): Point[] => [
   { x: widthMm / 2, z: heightMm / 2 },
   { x: -widthMm / 2, z: heightMm / 2 },
 ];
+
+/** Whether a point lies inside a simple polygon, by counting crossings of a ray (even–odd rule). */
+export function isInside(p: Point, corners: readonly Point[]): boolean {
+  let inside = false;
+  for (let i = 0, j = corners.length - 1; i < corners.length; j = i, i += 1) {
+    const [a, b] = [corners[i]!, corners[j]!];
+    if (a.z > p.z !== b.z > p.z && p.x < ((b.x - a.x) * (p.z - a.z)) / (b.z - a.z) + a.x) inside = !inside;
+  }
+  return inside;
+}
+
+/** Moves every corner by the same step. */
+export const shifted = (corners: readonly Point[], step: Point): Point[] =>
+  corners.map(({ x, z }) => ({ x: x + step.x, z: z + step.z }));
+
+/** Least and greatest x and z of some points. */
+export function extentOf(points: readonly Point[]): { left: number; right: number; low: number; high: number } {
+  let [left, right, low, high] = [Infinity, -Infinity, Infinity, -Infinity];
+  for (const { x, z } of points) {
+    left = Math.min(left, x);
+    right = Math.max(right, x);
+    low = Math.min(low, z);
+    high = Math.max(high, z);
+  }
+  return { left, right, low, high };
+}

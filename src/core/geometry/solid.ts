@@ -1,14 +1,8 @@
 import { boxVolumeMl, type Box } from './box';
 import { cylinderVolumeMl, type Cylinder } from './cylinder';
-import { signedAreaMm2, type Point } from './polygon';
+import { flatPolygonVolumeMl, type FlatPolygon } from './flatPolygon';
+import type { Point } from './polygon';
 import { taperVolumeMl, type Taper } from './taper';
-
-/** A flat pouch: a side outline of three or more corners, as wide as `widthMm`. */
-export interface FlatPolygon {
-  kind: 'polygon';
-  corners: Point[];
-  widthMm: number;
-}
 
 /** The inside of a compartment (methods, section 3). */
 export type Solid = Cylinder | Taper | FlatPolygon | Box;
@@ -27,7 +21,7 @@ export function solidVolumeMl(solid: Solid): number {
     case 'box':
       return boxVolumeMl(solid);
     case 'polygon':
-      return (Math.abs(signedAreaMm2(solid.corners)) * solid.widthMm) / 1000;
+      return flatPolygonVolumeMl(solid);
   }
 }
 
@@ -53,7 +47,7 @@ export function solidExtentsMm(solid: Solid): [number, number, number] {
     case 'box':
       return sorted(solid.lengthMm, solid.widthMm, solid.heightMm);
     case 'polygon':
-      return sorted(greatestDistance(solid.corners), leastHeight(solid.corners), solid.widthMm);
+      return sorted(greatestDistance(solid.corners), leastHeight(solid.corners), Math.max(solid.widthMm, solid.frontWidthMm ?? 0));
   }
 }
 

@@ -58,6 +58,14 @@ const DENSITY: Record<System, number> = {
 };
 export const densityGPerL = (system: System): number => DENSITY[system];
 
+/** Which way a thing must see or be seen, by its name. @example guessView('Satellite beacon') // 'sky' */
+export function guessView(name: string): Thing['view'] {
+  if (/satellite|beacon|gps|tracker/i.test(name)) return 'sky';
+  if (/(rear|tail).*(light|lamp)/i.test(name)) return 'behind';
+  if (/(front|bar|bike).*(light|lamp)/i.test(name)) return 'ahead';
+  return 'none';
+}
+
 /** A new thing of which only the name, and perhaps mass or volume, is known; the rest is guessed and says so. */
 export function newThing(id: string, name: string, massG: number | null, volumeMl: number | null): Thing {
   const system = guessSystem(name);
@@ -80,5 +88,6 @@ export function newThing(id: string, name: string, massG: number | null, volumeM
     carry: 'bike',
     need: 'should',
     provides: guessProvides(name),
+    view: guessView(name),
   };
 }

@@ -42,6 +42,9 @@ export type Need = (typeof NEEDS)[number];
 export const PROVISIONS = ['warmth', 'light', 'repair'] as const;
 export type Provides = (typeof PROVISIONS)[number];
 
+/** What must be able to see it, or what it must see: a lamp ahead or behind, a satellite beacon the sky. */
+export const VIEWS = ['none', 'ahead', 'behind', 'sky'] as const;
+
 export const formSchema = z.discriminatedUnion('kind', [
   z.object({
     kind: z.literal('soft'),
@@ -74,6 +77,7 @@ export const thingSchema = z.object({
   carry: z.enum(['bike', 'worn']).describe('Packed in a bag, or worn by the rider'),
   need: z.enum(NEEDS),
   provides: z.array(z.enum(PROVISIONS)).max(PROVISIONS.length),
+  view: z.enum(VIEWS).default('none').describe('Needs a clear view while riding, and which way'),
 });
 export type Thing = z.infer<typeof thingSchema>;
 

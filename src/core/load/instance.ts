@@ -1,5 +1,6 @@
 import { SYSTEMS, thingMassG, type Thing } from '@/core/kit/thing';
-import { bareBike, factsOf, type Facts } from '@/core/plan/facts';
+import { bareBike } from '@/core/bike/balance';
+import { factsOf, type Facts } from '@/core/plan/facts';
 import type { Plan } from '@/core/plan/plan';
 import { LEAVE_POINTS, linearPoints, TERMS, weightOf, type Term } from './costs';
 import { APART, BODY_LIMIT_G, obstacleFor } from './rules';
@@ -84,7 +85,7 @@ export function compileInstance(plan: Plan): Instance {
   );
   const share = (spot: Spot) =>
     spot.onBody ? 0 : (spot.place.centre.x - view.rearAxle.x) / view.wheelbaseMm;
-  const bare = bareBike(plan, view);
+  const bare = bareBike(plan.bike, view).mass;
   let baseG = bare.massG;
   let baseFrontG = bare.massG * facts.handling.bareFrontShare;
   const tail = (spot: Spot) =>

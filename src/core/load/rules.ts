@@ -1,4 +1,6 @@
 import { extentsMm, type Thing } from '@/core/kit/thing';
+import type { Bag, Place } from '@/core/bag/bag';
+import type { Bike, Mount, MountPlace } from '@/core/bike/bike';
 import type { Spot } from './spots';
 
 /** Why a thing can never go in a compartment, however empty it is. */
@@ -45,10 +47,29 @@ export const BODY_LIMIT_G = 2000;
  */
 export const assumedLimitG = (litres: number): number => Math.min(2000, Math.max(300, 400 * litres));
 
-/** Greatest load of a bag in grams, and whether the figure is only assumed. */
-export function bagLimit(spots: readonly Spot[]): { limitG: number; assumed: boolean } {
-  const stated = spots[0]!.bag.limitG;
-  if (stated !== null) return { limitG: stated, assumed: false };
+/** The bike's mount that a bag uses, by its place and side; null when it needs none or none is entered. */
+export function mountOf(bag: Bag, bike: Bike | null): Mount | null {
+  const places: Partial<Record<Place, MountPlace>> = {
+    'fork bag': bag.side === 'left' ? 'left fork leg' : 'right fork leg',
+    'down tube': 'under the down tube',
+    'rear rack': 'rear rack',
+    pannier: 'rear rack',
+  };
+  const place = places[bag.place];
+  return (place && bike?.build.mounts.find((mount) => mount.place === place)) ?? null;
+}
+
+/**
+ * Greatest load of a bag in grams, and whether the figure is only assumed: the least of what the bag's maker and
+ * the mount's maker allow; where neither is known, a cautious one.
+ */
+export function bagLimit(
+  spots: readonly Spot[],
+  bike: Bike | null,
+): { limitG: number; assumed: boolean } {
+  const { bag } = spots[0]!;
+  const known = [bag.limitG, mountOf(bag, bike)?.limitG ?? null].filter((limit) => limit !== null);
+  if (known.length > 0) return { limitG: Math.min(...known), assumed: false };
   const litres = spots.reduce((sum, spot) => sum + spot.capacityMl, 0) / 1000;
   return { limitG: assumedLimitG(litres), assumed: true };
 }

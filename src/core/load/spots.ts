@@ -20,7 +20,7 @@ export interface Spot {
 
 /** All compartments of a plan, in the order of its bags. */
 export function spotsOf(plan: Plan, view: SideView, riderCentre: Point): Spot[] {
-  const places = placeBags(view, plan.bags, riderCentre);
+  const places = placeBags(view, plan.bags, plan.bike?.build.mounts ?? [], riderCentre);
   const spots: Spot[] = [];
   plan.bags.forEach((bag, i) => {
     for (const compartment of bag.compartments) {

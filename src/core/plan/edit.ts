@@ -18,10 +18,23 @@ export const moveSchema = z.object({
 });
 export type Move = z.infer<typeof moveSchema>;
 
+/**
+ * A patch holds what is changed and nothing else: a field's default, which an older file needs, must not slip in.
+ */
+function withoutDefaults<Shape extends z.ZodRawShape>(shape: Shape) {
+  const bare = Object.fromEntries(
+    Object.entries(shape).map(([key, field]) => [
+      key,
+      field instanceof z.ZodDefault ? field.unwrap() : field,
+    ]),
+  ) as Shape;
+  return z.object(bare).partial();
+}
+
 /** Edits that stand for one act of the rider. */
 const simpleEditSchema = z.discriminatedUnion('kind', [
-  z.object({ kind: z.literal('set trip'), patch: z.object(tripSchema.shape).partial() }),
-  z.object({ kind: z.literal('set rider'), patch: riderSchema.partial() }),
+  z.object({ kind: z.literal('set trip'), patch: withoutDefaults(tripSchema.shape) }),
+  z.object({ kind: z.literal('set rider'), patch: withoutDefaults(riderSchema.shape) }),
   z.object({ kind: z.literal('set bike'), bike: bikeSchema.nullable() }),
   z.object({ kind: z.literal('put bags'), bags: z.array(bagSchema).max(LIMITS.bags), positions }),
   z.object({ kind: z.literal('remove bags'), ids: z.array(idSchema).max(LIMITS.bags) }),

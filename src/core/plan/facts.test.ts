@@ -3,14 +3,14 @@ import { demoPlan } from '@/core/demo/plan';
 import { runLoader } from '@/core/load/loader';
 import { applyEdit } from './apply';
 import { factsOf } from './facts';
-import type { Plan } from './plan';
+import { emptyPlan, type Plan } from './plan';
 import { report } from './report';
 import { loaded, randomThings, sampleBag, samplePlan, sampleThing } from './samples';
 import { seededRandom } from '@/core/random';
 
 const worked: Plan = loaded(
   samplePlan({
-    rider: { massG: 70_000 },
+    rider: { ...emptyPlan('').rider, massG: 70_000 },
     bags: [
       sampleBag('frame', 'frame bag', { statedMl: 3000 }, { massG: 250 }),
       sampleBag('cage', 'bottle cage', { statedMl: 1200 }, { massG: 40 }),

@@ -1,6 +1,10 @@
-import { DEFAULT_GEOMETRY } from '@/core/bike/bike';
+import { bareBike, riderCentre } from '@/core/bike/balance';
+import { DEFAULT_BUILD } from '@/core/bike/bike';
+import { bottleRoom, type BottleRoom } from '@/core/bike/bottleRoom';
+import { figuresOf, type Figures } from '@/core/bike/figures';
+import { clearancesOf } from '@/core/clearance';
+import type { Clearance, HungBag, Surroundings } from '@/core/clearance/clearance';
 import { sideView, type SideView } from '@/core/bike/sideView';
-import type { Point } from '@/core/geometry/polygon';
 import { thingMassG, type Thing } from '@/core/kit/thing';
 import { bagLimit } from '@/core/load/rules';
 import { spotsOf, type Spot } from '@/core/load/spots';
@@ -14,7 +18,7 @@ import {
   type WheelBalance,
 } from '@/core/ride/massProperties';
 import { addErrors, massErrorG, volumeErrorMl } from '@/core/units/uncertainty';
-import type { Plan } from './plan';
+import { RIDER_DEFAULTS, type Plan } from './plan';
 
 /** What one compartment holds and how it closes. */
 export interface CompartmentFacts {
@@ -75,12 +79,24 @@ export interface Handling {
   steeringRatio: number;
   /** Mass off the centre line to the left less that to the right. */
   leftLessRightG: number;
+  /** Standard error of the centre along x, from where bike and rider are taken to weigh. */
+  centreErrorMm: number;
+  /** Bike and rider without bags or load, for comparison and for tyre pressures. */
+  emptyWithRider: WheelBalance;
+  /** Whether the bike's, and the rider's, centre was weighed. */
+  weighed: { bike: boolean; rider: boolean };
 }
 
 /** Everything computed from a plan before judgement. */
 export interface Facts {
   plan: Plan;
+  /** The bike's figures with where each comes from. */
+  figures: Figures;
   view: SideView;
+  /** What clearances are found from; kept so that a change of one bag can be tried. */
+  surroundings: Surroundings;
+  clearances: Clearance[];
+  bottles: BottleRoom[];
   /** True when the bike's own figures are missing and a middling bike stands in. */
   assumedBike: boolean;
   spots: Spot[];
@@ -101,12 +117,6 @@ export interface Facts {
 /** Order of calls from mouth to bottom: what is wanted most lies nearest the mouth (domain, rule 5). */
 const DEPTH: Record<Thing['call'], number> = { riding: 0, urgent: 1, stop: 2, repair: 3, camp: 4 };
 
-/** Default rider's centre of mass from the saddle top (methods, section 5). */
-export const RIDER_AHEAD_MM = 220;
-export const RIDER_ABOVE_MM = 80;
-/** Where an unloaded bike's centre of mass is taken to be: its share of the wheelbase from the rear, its height above the axles. */
-const BARE_SHARE = 0.45;
-const BARE_ABOVE_AXLE_MM = 110;
 /** Steering inertia of a bare front assembly, kg·m² (methods, section 5). */
 export const BARE_STEERING_KGM2 = 0.15;
 
@@ -115,9 +125,10 @@ export const BARE_STEERING_KGM2 = 0.15;
  * again at every edit.
  */
 export function factsOf(plan: Plan): Facts {
-  const view = sideView(plan.bike?.geometry ?? DEFAULT_GEOMETRY);
-  const riderCentre: Point = { x: view.saddleTop.x + RIDER_AHEAD_MM, z: view.saddleTop.z + RIDER_ABOVE_MM };
-  const spots = spotsOf(plan, view, riderCentre);
+  const figures = figuresOf(plan.bike);
+  const view = sideView(figures.geometry);
+  const rider = riderCentre(plan.bike, view);
+  const spots = spotsOf(plan, view, rider.centre);
   const thingById = new Map(plan.things.map((thing) => [thing.id, thing]));
   const contents = new Map<string, Thing[]>(spots.map((spot) => [spot.id, []]));
   const compartmentOf = new Map<string, string>();
@@ -141,7 +152,10 @@ export function factsOf(plan: Plan): Facts {
   const byCompartment = new Map(compartments.map((facts) => [facts.spot.id, facts]));
   const bags = plan.bags.map((bag): BagFacts => {
     const own = compartments.filter((facts) => facts.spot.bag.id === bag.id);
-    const { limitG, assumed } = bagLimit(own.map((facts) => facts.spot));
+    const { limitG, assumed } = bagLimit(
+      own.map((facts) => facts.spot),
+      plan.bike,
+    );
     return {
       bagId: bag.id,
       contentsG: own.reduce((sum, facts) => sum + facts.massG, 0),
@@ -150,22 +164,53 @@ export function factsOf(plan: Plan): Facts {
     };
   });
 
+  const byBag = new Map(bags.map((bag) => [bag.bagId, bag]));
+  const build = plan.bike?.build ?? DEFAULT_BUILD;
+  const surroundings: Surroundings = {
+    view,
+    build,
+    barWidthMm: figures.geometry.barWidthMm,
+    rider: {
+      kneeGapMm: plan.rider.kneeGapMm ?? RIDER_DEFAULTS.kneeGapMm,
+      inseamMm: plan.rider.inseamMm ?? RIDER_DEFAULTS.inseamMm,
+      shoeMm: plan.rider.shoeMm ?? RIDER_DEFAULTS.shoeMm,
+    },
+    bags: plan.bags.map((bag): HungBag => {
+      const own = compartments.filter((facts) => facts.spot.bag.id === bag.id);
+      return {
+        bag,
+        place: own[0]!.spot.place,
+        massG: bag.massG + byBag.get(bag.id)!.contentsG,
+        tightness: Math.max(...own.map((facts) => facts.tightness)),
+      };
+    }),
+  };
   return {
     plan,
+    figures,
     view,
+    surroundings,
+    clearances: clearancesOf(surroundings),
+    bottles: bottleRoom(
+      view,
+      build.mounts,
+      surroundings.bags.flatMap(({ bag, place }) =>
+        bag.place === 'frame bag' && place.outline ? [place.outline] : [],
+      ),
+    ),
     assumedBike: plan.bike === null,
     spots,
     compartments,
     byCompartment,
     bags,
-    byBag: new Map(bags.map((bag) => [bag.bagId, bag])),
+    byBag,
     thingById,
     compartmentOf,
     floor,
     home,
     worn,
     totals: totalsOf(plan, compartments, worn),
-    handling: handlingOf(plan, view, compartments, worn, riderCentre),
+    handling: handlingOf(plan, view, compartments, worn),
   };
 }
 
@@ -240,28 +285,19 @@ function totalsOf(plan: Plan, compartments: readonly CompartmentFacts[], worn: r
   };
 }
 
-/** The unloaded bike as one mass at its default centre. */
-export function bareBike(plan: Plan, view: SideView): PointMass {
-  return {
-    massG: plan.bike?.massG ?? 13_000,
-    x: view.rearAxle.x + BARE_SHARE * view.wheelbaseMm,
-    y: 0,
-    z: view.rearAxle.z + BARE_ABOVE_AXLE_MM,
-  };
-}
-
 function handlingOf(
   plan: Plan,
   view: SideView,
   compartments: readonly CompartmentFacts[],
   worn: readonly Thing[],
-  riderCentre: Point,
 ): Handling {
-  const bare = bareBike(plan, view);
+  const bike = bareBike(plan.bike, view);
+  const bare = bike.mass;
+  const rider = riderCentre(plan.bike, view);
   const onBike: PointMass[] = [];
   const steered: PointMass[] = [];
-  const onRider: PointMass[] = [{ massG: plan.rider.massG, ...riderCentre, y: 0 }];
-  for (const thing of worn) onRider.push({ massG: thingMassG(thing), ...riderCentre, y: 0 });
+  const onRider: PointMass[] = [{ massG: plan.rider.massG, ...rider.centre, y: 0 }];
+  for (const thing of worn) onRider.push({ massG: thingMassG(thing), ...rider.centre, y: 0 });
   const weighed = new Set<string>();
   for (const { spot, massG } of compartments) {
     const own = weighed.has(spot.bag.id) ? 0 : spot.bag.massG;
@@ -288,5 +324,12 @@ function handlingOf(
       const side = Math.sign(spot.place.centre.y);
       return spot.onBody ? sum : sum + side * massG;
     }, 0),
+    // Bike and rider are off independently; bags hang where the geometry puts them.
+    centreErrorMm: addErrors([
+      (bike.errorMm * bare.massG) / centre.massG,
+      (rider.errorMm * plan.rider.massG) / centre.massG,
+    ]),
+    emptyWithRider: balance(centreOfMass([bare, ...onRider.slice(0, 1)])),
+    weighed: { bike: bike.weighed, rider: rider.weighed },
   };
 }

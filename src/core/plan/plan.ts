@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { bagSchema } from '@/core/bag/bag';
 import { bikeSchema } from '@/core/bike/bike';
+import { SURFACES } from '@/core/bike/tyrePressure';
 import { thingSchema } from '@/core/kit/thing';
 import { idSchema, measure, nameSchema, temperatureC } from './fields';
 import { LIMITS } from './limits';
@@ -21,6 +22,7 @@ export const tripSchema = z
     dayMaximumC: temperatureC.describe('Expected warmest day'),
     rain: z.enum(RAIN),
     filling: z.enum(FILLINGS),
+    surface: z.enum(SURFACES).default('gravel').describe('What most of the way is like; sets tyre pressures'),
   })
   .refine((trip) => trip.nightMinimumC <= trip.dayMaximumC, {
     message: 'The coldest night is warmer than the warmest day. Check the two temperatures.',
@@ -32,7 +34,24 @@ export const riderSchema = z.object({
   massG: measure('g', 25_000, 200_000).describe(
     'Rider in everyday clothes, without what is worn from the kit',
   ),
+  kneeGapMm: z
+    .union([measure('mm', 40, 300), z.null()])
+    .default(null)
+    .describe('Free width between the knees while pedalling; null takes a default'),
+  inseamMm: z
+    .union([measure('mm', 500, 1_100), z.null()])
+    .default(null)
+    .describe('Inside leg in riding shoes; null takes a default'),
+  shoeMm: z
+    .union([measure('mm', 200, 360), z.null()])
+    .default(null)
+    .describe('Length of the riding shoe; null takes a default'),
 });
+export type Rider = z.infer<typeof riderSchema>;
+
+/** Stand in for a rider's measures that are not known: of a middling rider with middling pedals. */
+export const RIDER_DEFAULTS = { kneeGapMm: 125, inseamMm: 800, shoeMm: 290 } as const;
+
 
 /** Where one thing is: in a compartment (perhaps pinned there), or left at home. Without an entry: on the floor. */
 export const loadEntrySchema = z.object({
@@ -43,7 +62,7 @@ export const loadEntrySchema = z.object({
 export type LoadEntry = z.infer<typeof loadEntrySchema>;
 
 /** The version this build writes. Files of a later version are refused. */
-export const PLAN_VERSION = 1;
+export const PLAN_VERSION = 2;
 
 export const planSchema = z.object({
   format: z.literal('gorvin-plan'),
@@ -109,8 +128,9 @@ export const emptyPlan = (name: string): Plan => ({
     dayMaximumC: 20,
     rain: 'unlikely',
     filling: 'by when it is wanted',
+    surface: 'gravel',
   },
-  rider: { massG: 75_000 },
+  rider: { massG: 75_000, kneeGapMm: null, inseamMm: null, shoeMm: null },
   bike: null,
   bags: [],
   things: [],

@@ -2,7 +2,7 @@ import type { Bag, Compartment } from '@/core/bag/bag';
 import type { Thing } from '@/core/kit/thing';
 import type { Random } from '@/core/random';
 import { SYSTEMS, CALLS, DRYNESS, NEEDS, guessForm, FORM_KINDS } from '@/core/kit/thing';
-import { DEFAULT_GEOMETRY } from '@/core/bike/bike';
+import { DEFAULT_GEOMETRY, newBike } from '@/core/bike/bike';
 import { DEFAULT_SOLIDS, PLACE_DEFAULTS, type Place, type Side } from '@/core/bag/bag';
 import { emptyPlan, type Plan } from './plan';
 
@@ -25,6 +25,7 @@ export function sampleThing(id: string, change: Partial<Thing> = {}): Thing {
     carry: 'bike',
     need: 'should',
     provides: [],
+    view: 'none',
     ...change,
   };
 }
@@ -35,7 +36,7 @@ export function sampleBag(
   compartment: Partial<Compartment> = {},
   bag: Partial<Bag> = {},
 ): Bag {
-  const { form, reach, weather } = PLACE_DEFAULTS[place];
+  const { form, reach, weather, closure, opening, attachment } = PLACE_DEFAULTS[place];
   return {
     id,
     name: id,
@@ -44,6 +45,12 @@ export function sampleBag(
     massG: 0,
     massSource: 'kitchen scale',
     limitG: 5000,
+    alongMm: 0,
+    standOffMm: 25,
+    braced: false,
+    closure,
+    opening,
+    attachment,
     compartments: [
       {
         id: `${id}-main`,
@@ -53,6 +60,7 @@ export function sampleBag(
         limitG: null,
         reach,
         weather,
+        outside: 'no',
         ...compartment,
       },
     ],
@@ -63,14 +71,7 @@ export function sampleBag(
 export function samplePlan(change: Partial<Plan> = {}): Plan {
   return {
     ...emptyPlan('Sample'),
-    bike: {
-      id: 'bike',
-      name: 'Bike',
-      massG: 13_000,
-      massSource: 'kitchen scale',
-      greatestTotalG: null,
-      geometry: DEFAULT_GEOMETRY,
-    },
+    bike: { ...newBike('bike', 'Bike'), massSource: 'kitchen scale', geometry: DEFAULT_GEOMETRY },
     ...change,
   };
 }

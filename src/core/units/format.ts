@@ -39,17 +39,26 @@ export function formatLength(lengthMm: number, units: UnitSystem): string {
   return units === 'metric' ? `${fixed(lengthMm, 0)} mm` : `${fixed(lengthMm / 25.4, 1)} in`;
 }
 
+/** Tyre pressure: bar, or psi in imperial. @example formatPressure(211, 'metric') // '2.1 bar' */
+export const formatPressure = (kpa: number, units: UnitSystem): string =>
+  units === 'metric' ? `${fixed(kpa / 100, 1)} bar` : `${fixed(kpa / 6.894757, 0)} psi`;
+
+/** @example formatAngle(73.5, 'metric') // '73.5°' */
+export const formatAngle = (degrees: number, _units: UnitSystem): string =>
+  `${fixed(degrees, Number.isInteger(degrees) ? 0 : 1)}°`;
+
 /** @example formatTemperature(10, 'imperial') // '50 °F' */
 export function formatTemperature(celsius: number, units: UnitSystem): string {
   if (units === 'imperial') return `${fixed((celsius * 9) / 5 + 32, 0)} °F`;
   return `${fixed(celsius, Number.isInteger(celsius) ? 0 : 1)} °C`;
 }
 
-/** The four formatters bound to one rider's choice, handed to whatever writes sentences. */
+/** The formatters bound to one rider's choice, handed to whatever writes sentences. */
 export interface Formatter {
   mass(massG: number): string;
   volume(volumeMl: number): string;
   length(lengthMm: number): string;
+  pressure(kpa: number): string;
   temperature(celsius: number): string;
 }
 
@@ -57,6 +66,7 @@ export const formatterFor = (units: UnitSystem): Formatter => ({
   mass: (massG) => formatMass(massG, units),
   volume: (volumeMl) => formatVolume(volumeMl, units),
   length: (lengthMm) => formatLength(lengthMm, units),
+  pressure: (kpa) => formatPressure(kpa, units),
   temperature: (celsius) => formatTemperature(celsius, units),
 });
 

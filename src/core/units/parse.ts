@@ -1,7 +1,7 @@
 import { fail, ok, type Result } from '@/core/result';
 
-/** What a field measures. Inside the core: grams, millilitres, millimetres, degrees Celsius. */
-export type Dimension = 'mass' | 'volume' | 'length' | 'temperature';
+/** What a field measures. Inside the core: grams, millilitres, millimetres, kilopascals, degrees Celsius, degrees. */
+export type Dimension = 'mass' | 'volume' | 'length' | 'pressure' | 'angle' | 'temperature';
 
 /** The unit a bare number is read in, by the rider's display choice. */
 export type UnitSystem = 'metric' | 'imperial';
@@ -39,6 +39,12 @@ const UNITS: Record<Exclude<Dimension, 'temperature'>, readonly Unit[]> = {
     { names: ['in', 'inch', 'inches', '"', '″'], size: 25.4 },
     { names: ['ft', 'foot', 'feet', "'", '′'], size: 304.8 },
   ],
+  pressure: [
+    { names: ['kpa', 'kilopascal', 'kilopascals'], size: 1 },
+    { names: ['bar', 'bars'], size: 100 },
+    { names: ['psi', 'lbf/in2'], size: 6.894757 },
+  ],
+  angle: [{ names: ['°', 'º', 'deg', 'degree', 'degrees'], size: 1 }],
 };
 
 /** The unit a number without one is taken in. */
@@ -46,6 +52,8 @@ export const BARE_UNIT: Record<Dimension, Record<UnitSystem, string>> = {
   mass: { metric: 'g', imperial: 'oz' },
   volume: { metric: 'l', imperial: 'l' },
   length: { metric: 'mm', imperial: 'in' },
+  pressure: { metric: 'bar', imperial: 'psi' },
+  angle: { metric: '°', imperial: '°' },
   temperature: { metric: '°C', imperial: '°F' },
 };
 
@@ -54,6 +62,8 @@ const EXAMPLES: Record<Dimension, string> = {
   mass: 'Write it like "870 g" or "1 lb 14 oz".',
   volume: 'Write it like "1.3 l" or "450 ml".',
   length: 'Write it like "320 mm" or "24 in".',
+  pressure: 'Write it like "2.4 bar" or "35 psi".',
+  angle: 'Write it like "73.5°".',
   temperature: TEMPERATURE_EXAMPLE,
 };
 
@@ -129,7 +139,7 @@ function parseSum(
 ): Result<number> {
   // A number (with thousands set apart by spaces, if so written), then its unit.
   const part =
-    /([+\-−]?(?:\d{1,3}(?:[ \u00a0\u202f]\d{3})+(?:[.,]\d+)?|\d[\d.,’]*|\.\d+))\s*(fl\.?\s*oz|cu\.?\s*in|[a-zµ³"″'′]+\d?³?)?\s*/giy;
+    /([+\-−]?(?:\d{1,3}(?:[ \u00a0\u202f]\d{3})+(?:[.,]\d+)?|\d[\d.,’]*|\.\d+))\s*(fl\.?\s*oz|cu\.?\s*in|[a-zµ³"″'′°º]+\d?³?)?\s*/giy;
   let total = 0;
   let position = 0;
   let parts = 0;

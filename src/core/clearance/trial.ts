@@ -1,0 +1,44 @@
+import type { Bag } from '@/core/bag/bag';
+import { placeBags } from '@/core/bike/places';
+import type { Facts } from '@/core/plan/facts';
+import { clearancesOf } from './index';
+import { verdictOf, type Clearance, type HungBag } from './clearance';
+
+/**
+ * Clearances of one bag as it would be: put on the bike, or in the place of the bag with the same id, or of
+ * `instead`. What it carries is taken over from the bag it replaces; a new bag is tried full to its limit's half,
+ * so that sag is not forgotten.
+ *
+ * @param change what else would differ: dropper, travel
+ */
+export function trialClearances(
+  facts: Pick<Facts, 'surroundings'>,
+  bag: Bag,
+  instead: string = bag.id,
+  change: Partial<Facts['surroundings']> = {},
+): Clearance[] {
+  const surroundings = { ...facts.surroundings, ...change };
+  const replaced = surroundings.bags.find((hung) => hung.bag.id === instead);
+  const others = surroundings.bags.filter((hung) => hung.bag.id !== instead);
+  const contentsG = replaced ? replaced.massG - replaced.bag.massG : (bag.limitG ?? 2000) / 2;
+  // In its old place in the list: the order decides which of two cages is on the seat tube.
+  const at = replaced ? surroundings.bags.indexOf(replaced) : others.length;
+  const bags = [...others.slice(0, at).map(({ bag: other }) => other), bag, ...others.slice(at).map(({ bag: other }) => other)];
+  const places = placeBags(surroundings.view, bags, surroundings.build.mounts, { x: 0, z: 0 });
+  const hung = bags.map((candidate, i): HungBag => {
+    const known = others.find((other) => other.bag === candidate);
+    return {
+      bag: candidate,
+      place: places[i]!,
+      massG: known?.massG ?? bag.massG + contentsG,
+      tightness: known?.tightness ?? Math.min(1, replaced?.tightness ?? 1),
+    };
+  });
+  return clearancesOf({ ...surroundings, bags: hung }).filter((clearance) =>
+    clearance.kind === 'bottle' ? clearance.id.includes(bag.id) : clearance.bagId === bag.id,
+  );
+}
+
+/** Whether nothing of a bag would need looking at. */
+export const hangsFree = (clearances: readonly Clearance[]): boolean =>
+  clearances.every((clearance) => verdictOf(clearance) === 'free');

@@ -1,0 +1,67 @@
+import type { Setup } from '@/core/plan/compare';
+import { forgetUnused, readBags, readBike, saveBags, saveBike } from './garage';
+import type { Client } from './pool';
+
+/** A bike with its bags, kept under a name. */
+
+interface SetupRow {
+  id: string;
+  name: string;
+  bike_id: string;
+}
+
+/** The account's set-ups, whole, by name. */
+export async function listSetups(client: Client, accountId: string): Promise<Setup[]> {
+  const { rows } = await client.query<SetupRow>(
+    `select id, name, bike_id from setup where account_id = $1 order by name, id`,
+    [accountId],
+  );
+  const setups: Setup[] = [];
+  for (const row of rows) {
+    const bike = await readBike(client, accountId, row.bike_id);
+    if (bike)
+      setups.push({
+        id: row.id,
+        name: row.name,
+        bike,
+        bags: await readBags(client, accountId, { setupId: row.id }),
+      });
+  }
+  return setups;
+}
+
+/** Keeps a set-up, or writes over the one with its id. Its bike and bags become the account's own. */
+export async function saveSetup(client: Client, accountId: string, setup: Setup): Promise<void> {
+  await saveBike(client, accountId, setup.bike);
+  await saveBags(client, accountId, setup.bags);
+  await client.query(
+    `insert into setup (account_id, id, name, bike_id) values ($1, $2, $3, $4)
+     on conflict (account_id, id) do update set name = excluded.name, bike_id = excluded.bike_id`,
+    [accountId, setup.id, setup.name, setup.bike.id],
+  );
+  await client.query(`delete from setup_bag where account_id = $1 and setup_id = $2`, [accountId, setup.id]);
+  await client.query(
+    `insert into setup_bag (account_id, setup_id, bag_id, position)
+     select $1, $2, id, position from unnest($3::text[]) with ordinality as row(id, position)`,
+    [accountId, setup.id, setup.bags.map(({ id }) => id)],
+  );
+}
+
+export async function countSetups(client: Client, accountId: string): Promise<number> {
+  const { rows } = await client.query<{ count: number }>(
+    `select count(*)::int as count from setup where account_id = $1`,
+    [accountId],
+  );
+  return rows[0]!.count;
+}
+
+/** Forgets a set-up, then its bike and bags unless a trip or another set-up uses them. False when there was none. */
+export async function deleteSetup(client: Client, accountId: string, setupId: string): Promise<boolean> {
+  const { rowCount } = await client.query(`delete from setup where account_id = $1 and id = $2`, [
+    accountId,
+    setupId,
+  ]);
+  if (!rowCount) return false;
+  await forgetUnused(client, accountId);
+  return true;
+}
