@@ -34,6 +34,12 @@ module.exports = {
       'All SQL is here; it may not reach the interface.',
     ),
     only(
+      'standins-use-core',
+      '^src/standins/',
+      ['^src/standins/', '^src/core/'],
+      'A simulated device stands behind the interface that a real one would implement.',
+    ),
+    only(
       'workers-use-core',
       '^src/workers/',
       ['^src/workers/', '^src/core/'],

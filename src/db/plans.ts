@@ -83,9 +83,7 @@ export async function readPlan(
       where account_id = $1 and trip_id = $2 order by position`,
     key,
   );
-  const compartments = new Set(
-    bags.flatMap((bag) => bag.compartments.map((compartment) => compartment.id)),
-  );
+  const compartments = new Set(bags.flatMap((bag) => bag.compartments.map((compartment) => compartment.id)));
   return {
     revision: trip.revision,
     plan: {

@@ -32,7 +32,8 @@ function draw(pdf: PDFKit.PDFDocument, shape: Shape): void {
   if (shape.kind === 'text') {
     pdf.font('Helvetica').fontSize(shape.sizeMm).fillColor('black');
     const width = pdf.widthOfString(shape.text);
-    const x = shape.align === 'left' ? shape.x : shape.align === 'right' ? shape.x - width : shape.x - width / 2;
+    const x =
+      shape.align === 'left' ? shape.x : shape.align === 'right' ? shape.x - width : shape.x - width / 2;
     pdf.text(shape.text, x, shape.y, { lineBreak: false, baseline: 'alphabetic' });
     return;
   }

@@ -154,6 +154,20 @@ export const DEFAULT_SOLIDS: Record<Solid['kind'], Solid> = {
   box: { kind: 'box', lengthMm: 220, widthMm: 120, heightMm: 150 },
 };
 
+/** Inside measures that bags at a place usually have, where the form's own default would not do. */
+const PLACE_SOLIDS: Partial<Record<Place, Solid>> = {
+  'bar roll': { kind: 'cylinder', lengthMm: 460, diameterMm: 150 },
+  'stem bag': { kind: 'cylinder', lengthMm: 195, diameterMm: 88 },
+  'down tube': { kind: 'cylinder', lengthMm: 225, diameterMm: 80 },
+  'bottle cage': { kind: 'cylinder', lengthMm: 205, diameterMm: 74 },
+  'fork bag': { kind: 'cylinder', lengthMm: 310, diameterMm: 132 },
+  'strap outside': { kind: 'cylinder', lengthMm: 300, diameterMm: 80 },
+  'top tube bag': { kind: 'box', lengthMm: 220, widthMm: 58, heightMm: 92 },
+  'tool pouch': { kind: 'box', lengthMm: 140, widthMm: 65, heightMm: 60 },
+  pannier: { kind: 'box', lengthMm: 290, widthMm: 160, heightMm: 340 },
+  'rear rack': { kind: 'box', lengthMm: 340, widthMm: 190, heightMm: 170 },
+};
+
 interface PlaceDefault {
   form: Solid['kind'];
   reach: Reach;
@@ -229,7 +243,7 @@ export function bagAtPlace(place: Place, others: readonly Bag[], makeId: () => s
       {
         id: makeId(),
         name: 'main',
-        solid: DEFAULT_SOLIDS[form],
+        solid: PLACE_SOLIDS[place] ?? DEFAULT_SOLIDS[form],
         statedMl: null,
         limitG: null,
         reach,

@@ -22,7 +22,7 @@ export interface FrameBagWish {
 export interface FrameBagCut {
   /** Side panel in the bike's coordinates; the first corner by the seat tube's top. */
   outline: Point[];
-  /** As a compartment's solid, its first corner at the origin. */
+  /** As a compartment's solid: its corners count from the triangle's upper rear corner. */
   solid: FlatPolygon;
   areaMm2: number;
   volumeMl: number;
@@ -67,10 +67,10 @@ export function frameBagCut(
   const kneeMost = (kneeGapMm - 2 * KNEE_FREE_MM) / BULGE_ALLOWED;
   const limited = wish.rearWidthMm > kneeMost;
   const rearWidthMm = limited ? Math.max(20, kneeMost) : wish.rearWidthMm;
-  const first = outline[0]!;
+  const origin = triangleInside(view)[0]!;
   const solid: FlatPolygon = {
     kind: 'polygon',
-    corners: outline.map((p) => ({ x: p.x - first.x, z: p.z - first.z })),
+    corners: outline.map((p) => ({ x: p.x - origin.x, z: p.z - origin.z })),
     widthMm: rearWidthMm,
     frontWidthMm: wish.frontWidthMm,
   };

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { idSchema, limitG, massG, massSource, measure, nameSchema } from '@/core/plan/fields';
+import { idSchema, limitG, massG, massSource, measure, nameSchema, pressureKpa } from '@/core/plan/fields';
 
 /**
  * Lengths and angles of a bike's side view (methods, section 1). Angles are those printed in makers' tables:
@@ -86,8 +86,6 @@ export const mountSchema = z.object({
 });
 export type Mount = z.infer<typeof mountSchema>;
 
-const pressure = measure('kPa', 50, 1_000);
-
 /** What is on the bike besides its figures: decides what rubs, what may carry, and what may not be clamped. */
 export const buildSchema = z.object({
   fork: z.enum(FORKS).default('suspension'),
@@ -111,9 +109,12 @@ export const buildSchema = z.object({
   frontLight: z.enum(FRONT_LIGHTS).default('none'),
   rearLight: z.enum(REAR_LIGHTS).default('none'),
   tubes: z.boolean().default(false).describe('Inner tubes; without, tubeless'),
-  tyreLeastKpa: z.union([pressure, z.null()]).default(null).describe('Least pressure printed on the tyre'),
-  tyreMostKpa: z.union([pressure, z.null()]).default(null).describe('Greatest pressure printed on the tyre'),
-  rimMostKpa: z.union([pressure, z.null()]).default(null).describe('Greatest pressure for the rim'),
+  tyreLeastKpa: z.union([pressureKpa, z.null()]).default(null).describe('Least pressure printed on the tyre'),
+  tyreMostKpa: z
+    .union([pressureKpa, z.null()])
+    .default(null)
+    .describe('Greatest pressure printed on the tyre'),
+  rimMostKpa: z.union([pressureKpa, z.null()]).default(null).describe('Greatest pressure for the rim'),
 });
 export type Build = z.infer<typeof buildSchema>;
 

@@ -50,7 +50,8 @@ export function bottleRoom(
       const insideTubes = TRIANGLE_SIDES.every((other) =>
         outline.every(
           (corner) =>
-            offsetFrom(lines[other], corner) - TUBE_MM[other] / 2 >= (other === side ? CAGE_MM - 0.1 : FREE_MM),
+            offsetFrom(lines[other], corner) - TUBE_MM[other] / 2 >=
+            (other === side ? CAGE_MM - 0.1 : FREE_MM),
         ),
       );
       if (insideTubes && inTheWay.every((shape) => polygonGap(outline, shape).gapMm >= FREE_MM)) {

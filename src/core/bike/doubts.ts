@@ -58,7 +58,8 @@ export function doubtsOf(bike: Pick<Bike, 'geometry' | 'tape' | 'build'>): Figur
       message: `The rear wheel would overlap the frame: its radius is ${view.rearWheel.radiusMm.toFixed(0)} mm and the chainstay ${g.chainstayMm.toFixed(0)} mm. Look at chainstay, rim and tyre width.`,
     });
   }
-  const crownGap = Math.sqrt(Math.max(0, g.axleToCrownMm ** 2 - g.forkOffsetMm ** 2)) - view.frontWheel.radiusMm;
+  const crownGap =
+    Math.sqrt(Math.max(0, g.axleToCrownMm ** 2 - g.forkOffsetMm ** 2)) - view.frontWheel.radiusMm;
   if (crownGap < 5) {
     doubts.push({
       field: 'axleToCrownMm',

@@ -1,7 +1,12 @@
 import { filledPart } from '@/core/geometry/fill';
-import { centroid, type Point } from '@/core/geometry/polygon';
+import { centroid, shifted, type Point } from '@/core/geometry/polygon';
 import type { Facts } from '@/core/plan/facts';
+import { verdictOf } from '@/core/clearance/clearance';
+import { frontTyreUp, rearTyreUp, worstStep } from '@/core/clearance/tyres';
+import type { Circle } from '@/core/geometry/distance';
+import type { Build } from './bike';
 import { TUBE_MM } from './mainTriangle';
+import { usualShock } from './shock';
 import type { SideView } from './sideView';
 
 /** A tube as a thick line; millimetres. */
@@ -25,7 +30,17 @@ export interface DrawnBag {
   label: Point;
   /** On the far side of the bike: drawn behind it, set off a little so that it shows. */
   far: boolean;
+  /** Unit step along its place: the way it can be dragged. */
+  axis: Point;
 }
+
+/**
+ * How far along its place a drag from one point to another takes a bag, in whole millimetres.
+ *
+ * @example slideMm({ x: 0, z: -1 }, { x: 0, z: 0 }, { x: 50, z: -20 }) // 20
+ */
+export const slideMm = (axis: Point, from: Point, to: Point): number =>
+  Math.round((to.x - from.x) * axis.x + (to.z - from.z) * axis.z);
 
 /** A bike and its bags as shapes, ready to be drawn: everything in millimetres of the side view. */
 export interface Drawing {
@@ -35,15 +50,35 @@ export interface Drawing {
   tubes: Tube[];
   saddle: Point[];
   groundZ: number;
+  /** The bar from its side: a dot for a flat one, hooks for drops. */
+  bar: Point[];
   bags: DrawnBag[];
   centre: Point;
+  gaps: DrawnGap[];
+  /** What the gaps are measured between where it is not what is drawn: tyres at full travel, packs sagged and lowered. */
+  ghosts: { tyres: Circle[]; outlines: Point[][] };
 }
+
+/** A measured gap as a line with its length. */
+export interface DrawnGap {
+  id: string;
+  bagId: string;
+  from: Point;
+  to: Point;
+  label: Point;
+  mm: number;
+  verdict: 'stop' | 'look' | 'free';
+}
+
+/** A tyre nearer than this is drawn with its gap even where it is free. */
+const NEAR_MM = 80;
 
 const FAR_OFFSET: Point = { x: 26, z: 16 };
 
 /** All shapes of a plan's bike. The drawing itself adds no arithmetic. */
 export function drawingOf(facts: Facts): Drawing {
   const { view, handling } = facts;
+  const gaps = gapsOf(facts, 'side');
   const bags = facts.plan.bags.flatMap((bag): DrawnBag[] => {
     const own = facts.compartments.filter(({ spot }) => spot.bag.id === bag.id);
     const { place } = own[0]!.spot;
@@ -64,6 +99,7 @@ export function drawingOf(facts: Facts): Drawing {
         closes: own.every(({ closes }) => closes),
         label: centroid(outline),
         far,
+        axis: place.axis,
       },
     ];
   });
@@ -73,20 +109,88 @@ export function drawingOf(facts: Facts): Drawing {
       { ...view.rearWheel, tyreMm: view.rearTyreMm, loadG: handling.withRider.rearG },
       { ...view.frontWheel, tyreMm: view.frontTyreMm, loadG: handling.withRider.frontG },
     ],
-    tubes: tubesOf(view),
+    tubes: tubesOf(view, facts.surroundings.build),
     saddle: saddleOf(view),
     groundZ: view.groundZ,
+    bar: barOf(facts),
     bags,
     centre: { x: handling.centre.x, z: handling.centre.z },
+    gaps,
+    ghosts: ghostsOf(facts, gaps),
   };
 }
 
-function tubesOf(view: SideView): Tube[] {
+/** Gaps worth drawing in one view: what is not free, and tyres that come near. */
+export function gapsOf({ clearances }: Pick<Facts, 'clearances'>, view: 'side' | 'front'): DrawnGap[] {
+  return clearances.flatMap((clearance): DrawnGap[] => {
+    const { between, kind, gapMm } = clearance;
+    const verdict = verdictOf(clearance);
+    const worth = verdict !== 'free' || ((kind === 'front tyre' || kind === 'rear tyre') && gapMm < NEAR_MM);
+    if (!between || between.view !== view || !worth) return [];
+    const { from, to } = between;
+    return [
+      {
+        id: clearance.id,
+        bagId: clearance.bagId,
+        from,
+        to,
+        label: { x: (from.x + to.x) / 2, z: (from.z + to.z) / 2 },
+        mm: gapMm,
+        verdict,
+      },
+    ];
+  });
+}
+
+/** Tyres and packs at their worst, for the tyre gaps that are drawn. */
+function ghostsOf({ surroundings }: Facts, gaps: readonly DrawnGap[]): Drawing['ghosts'] {
+  const near = (wheel: string) => gaps.filter(({ id }) => id.startsWith(wheel));
+  const { build } = surroundings;
+  const [front, rear] = [near('front-tyre'), near('rear-tyre')];
+  const lowered = new Set([...front, ...rear].map(({ bagId }) => bagId));
+  return {
+    tyres: [
+      ...(front.length > 0 && build.fork === 'suspension' && build.forkTravelMm > 0
+        ? [frontTyreUp(surroundings)]
+        : []),
+      ...(rear.length > 0 && build.rearTravelMm > 0 ? [rearTyreUp(surroundings)] : []),
+    ],
+    outlines: surroundings.bags.flatMap((hung) => {
+      if (!lowered.has(hung.bag.id) || !hung.place.outline) return [];
+      const step = worstStep(surroundings, hung);
+      return Math.hypot(step.x, step.z) > 4 ? [shifted(hung.place.outline, step)] : [];
+    }),
+  };
+}
+
+/** The bar seen from its side; drops as they hang, about 75 mm forward and 125 mm down. */
+function barOf({ view, surroundings }: Facts): Point[] {
+  const { bar } = view;
+  const shape: Record<typeof surroundings.build.bar, [number, number][]> = {
+    flat: [[0, 0]],
+    swept: [
+      [0, 0],
+      [-60, 6],
+    ],
+    drop: [
+      [0, 0],
+      [55, -4],
+      [78, -28],
+      [76, -70],
+      [48, -112],
+      [0, -124],
+      [-30, -122],
+    ],
+  };
+  return shape[surroundings.build.bar].map(([x, z]) => ({ x: bar.x + x, z: bar.z + z }));
+}
+
+function tubesOf(view: SideView, build: Build): Tube[] {
   const origin = { x: 0, z: 0 };
   const tube = (from: Point, to: Point, widthMm: number): Tube => ({ from, to, widthMm });
   return [
     tube(view.rearAxle, origin, 18),
-    tube(view.rearAxle, view.topTubeRear, 14),
+    ...(build.rearTravelMm > 0 ? swingarm(view) : [tube(view.rearAxle, view.topTubeRear, 14)]),
     tube(origin, view.seatTubeTop, TUBE_MM.seat),
     tube(origin, view.downTubeFront, TUBE_MM.down),
     tube(view.topTubeRear, view.topTubeFront, TUBE_MM.top),
@@ -95,6 +199,15 @@ function tubesOf(view: SideView): Tube[] {
     tube(view.seatTubeTop, view.saddleTop, 24),
     tube(view.headTop, view.stemBase, 26),
     tube(view.stemBase, view.bar, 26),
+  ];
+}
+
+/** Rear suspension: a stay up to a link, and the shock from it under the top tube. */
+function swingarm(view: SideView): Tube[] {
+  const { link, front } = usualShock(view);
+  return [
+    { from: view.rearAxle, to: link, widthMm: 16 },
+    { from: link, to: front, widthMm: 30 },
   ];
 }
 

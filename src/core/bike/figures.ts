@@ -32,6 +32,9 @@ const KEYS = Object.keys(bikeGeometrySchema.shape) as FigureKey[];
 /** How far the saddle stands above the seat tube's top when its height is not known, in millimetres. */
 const POST_SHOWING_MM = 230;
 const LEAST_SADDLE_MM = 680;
+/** A tape inside real tubes is not finer than this; further apart, table and tape are not of one bike. */
+const TAPE_OFF_MM = 15;
+const TAPE_OFF_DEG = 3;
 
 /**
  * All figures of a bike: what is given, what a tape gives, what follows from these, and defaults for the rest,
@@ -63,8 +66,14 @@ export function figuresOf(bike: Pick<Bike, 'geometry' | 'tape' | 'build'> | null
   if (bike?.tape) {
     const read = figuresFromTape(bike.tape, geometry.seatAngleDeg, geometry.headAngleDeg);
     if (read.ok) {
-      for (const [key, value] of Object.entries(read.value) as [FigureKey, number][])
+      for (const [key, value] of Object.entries(read.value) as [FigureKey, number][]) {
         if (!known(key)) set(key, value, 'by tape');
+        else if (Math.abs(value - geometry[key]) > (key.endsWith('Deg') ? TAPE_OFF_DEG : TAPE_OFF_MM))
+          doubts.push({
+            field: key,
+            message: `The table says ${geometry[key].toFixed(0)} here, the tape gives ${value.toFixed(0)}. The table's figure is used; measure again, or empty it to go by the tape.`,
+          });
+      }
     } else doubts.push(read.error);
   }
   if (!known('saddleHeightMm'))

@@ -1,40 +1,15 @@
-import {
-  DEFAULT_SOLIDS,
-  PLACE_DEFAULTS,
-  PLACES,
-  SIDES,
-  type Bag,
-  type Place,
-  type Side,
-} from '@/core/bag/bag';
+import { PLACES, SIDES, type Bag, type Place, type Side } from '@/core/bag/bag';
+import { sampleBag } from '@/core/plan/samples';
 import { DEFAULT_GEOMETRY } from './bike';
 import { placeBags } from './places';
 import { sideView } from './sideView';
 
-const bag = (place: Place, side: Side, id = `${place}-${side}`.replace(/ /g, '-')): Bag => ({
-  id,
-  name: place,
-  place,
-  side,
-  massG: 200,
-  massSource: 'estimate',
-  limitG: null,
-  compartments: [
-    {
-      id: `${id}-main`,
-      name: 'main',
-      solid: DEFAULT_SOLIDS[PLACE_DEFAULTS[place].form],
-      statedMl: null,
-      limitG: null,
-      reach: 'at camp',
-      weather: 'sealed',
-    },
-  ],
-});
+const bag = (place: Place, side: Side, id = `${place}-${side}`.replace(/ /g, '-')): Bag =>
+  sampleBag(id, place, {}, { side });
 
 const view = sideView(DEFAULT_GEOMETRY);
 const rider = { x: -100, z: 900 };
-const at = (place: Place, side: Side = 'middle') => placeBags(view, [bag(place, side)], rider)[0]!;
+const at = (place: Place, side: Side = 'middle') => placeBags(view, [bag(place, side)], [], rider)[0]!;
 
 test('every place gives a position, above the ground, with the mouth away from the bottom', () => {
   for (const place of PLACES) {
@@ -62,13 +37,14 @@ test('seat pack behind the seatpost, bar roll ahead of the bar, and only the fro
   expect(at('frame bag').steers).toBe(false);
   // The roll keeps off the front tyre on the middling bike it is drawn on.
   const lowest = Math.min(...at('bar roll').outline!.map((p) => p.z));
-  expect(lowest).toBeGreaterThan(view.frontAxle.z + view.wheelRadiusMm);
+  expect(lowest).toBeGreaterThan(view.frontAxle.z + view.frontWheel.radiusMm);
 });
 
 test('a second bag at the same place is not drawn on top of the first', () => {
   const [first, second] = placeBags(
     view,
     [bag('bottle cage', 'middle', 'a'), bag('bottle cage', 'middle', 'b')],
+    [],
     rider,
   );
   expect(first!.centre).not.toEqual(second!.centre);

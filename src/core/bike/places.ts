@@ -1,11 +1,11 @@
 import type { Bag, Place } from '@/core/bag/bag';
 import type { Circle } from '@/core/geometry/distance';
-import { lineThrough, pointOn } from '@/core/geometry/line';
+import { leftOf, lineThrough, offsetFrom, pointOn } from '@/core/geometry/line';
 import { centroid, ellipse, extentOf, placed, rectangle, shifted, type Point } from '@/core/geometry/polygon';
 import type { Solid } from '@/core/geometry/solid';
 import type { PointMass } from '@/core/ride/massProperties';
 import type { Mount } from './bike';
-import { TUBE_MM, triangleInside } from './mainTriangle';
+import { TUBE_MM, triangleInside, tubeLines } from './mainTriangle';
 import type { SideView } from './sideView';
 
 /** A bag where it hangs: its outlines in both views and the middle of what is in it. Millimetres. */
@@ -221,11 +221,9 @@ function hang(bag: Bag, { view, mounts, triangle, nth, rollMm }: Where): Hung {
     }
     case 'frame bag': {
       const turn = angleOf(view.topTubeRear, view.topTubeFront);
-      const at = triangle[0] ?? view.topTubeRear;
-      const corners = solid.kind === 'polygon' ? solid.corners : rectangle(size.length, size.height);
-      const first = solid.kind === 'polygon' ? corners[0]! : { x: -size.length / 2, z: size.height / 2 };
+      const corners = solid.kind === 'polygon' ? solid.corners : topEdged(size.length, size.height);
       return {
-        corners: shifted(corners, { x: at.x - first.x, z: at.z - first.z }),
+        corners: underTopTube(corners, turn, view, triangle[0] ?? view.topTubeRear),
         mouth: turn + UP,
         axis: unit(turn),
         widthMm: size.across,
@@ -326,6 +324,37 @@ function hang(bag: Bag, { view, mounts, triangle, nth, rollMm }: Where): Hung {
       };
     }
   }
+}
+
+/** A rectangle whose first corner is the upper rear one, the others following anticlockwise. */
+const topEdged = (length: number, height: number): Point[] => [
+  { x: 0, z: 0 },
+  { x: 0, z: -height },
+  { x: length, z: -height },
+  { x: length, z: 0 },
+];
+
+/**
+ * A flat bag as it is strapped in: its corners count from the triangle's upper rear corner, its upper edge (last
+ * corner to first) is turned to lie along the top tube, and where it would reach into the seat tube it is pushed
+ * forward until it touches.
+ */
+function underTopTube(corners: readonly Point[], turn: number, view: SideView, at: Point): Point[] {
+  const [first, last] = [corners[0]!, corners.at(-1)!];
+  // One turned less than this is a rounding, not another slope.
+  const off = turn - angleOf(first, last);
+  const about = Math.abs(off) < 1e-3 ? 0 : off;
+  const turned = placed(
+    corners.map((p) => ({ x: p.x - first.x, z: p.z - first.z })),
+    { x: at.x + first.x, z: at.z + first.z },
+    about,
+  );
+  const seat = tubeLines(view).seat;
+  const into = Math.max(0, ...turned.map((p) => TUBE_MM.seat / 2 - offsetFrom(seat, p)));
+  // Moved along the top tube by d, a corner leaves the seat tube by d times the sine of the angle between them.
+  const sine = leftOf(seat).x * Math.cos(turn) + leftOf(seat).z * Math.sin(turn);
+  const forward = into > 1e-6 && sine > 0.1 ? into / sine : 0;
+  return shifted(turned, { x: Math.cos(turn) * forward, z: Math.sin(turn) * forward });
 }
 
 /** A point so far along a tube from the bottom bracket, and to the left of it. */

@@ -13,7 +13,11 @@ export interface WheelPressure {
 }
 
 /** Starting pressures of both wheels, from the loads that the balance gives them with the rider. */
-export function tyrePressures({ view, handling, plan }: Pick<Facts, 'view' | 'handling' | 'plan'>): WheelPressure[] {
+export function tyrePressures({
+  view,
+  handling,
+  plan,
+}: Pick<Facts, 'view' | 'handling' | 'plan'>): WheelPressure[] {
   const build = plan.bike?.build ?? DEFAULT_BUILD;
   const wheel = (name: 'front' | 'rear', widthMm: number, emptyG: number, loadG: number): WheelPressure => ({
     wheel: name,

@@ -37,13 +37,25 @@ export const clearView: Check = {
         left > view.bar.x &&
         covers(lampZ)
       )
-        hidden(`front-light:${bag.id}`, 'front light on the bar', bag.name, bag.id, 'Hang the bag lower, or move the lamp to the fork crown.');
+        hidden(
+          `front-light:${bag.id}`,
+          'front light on the bar',
+          bag.name,
+          bag.id,
+          'Hang the bag lower, or move the lamp to the fork crown.',
+        );
       if (
         plan.bike?.build.rearLight === 'on the seatpost' &&
         place.rides === 'saddle' &&
         covers((view.seatTubeTop.z + view.seatpostClamp.z) / 2)
       )
-        hidden(`rear-light:${bag.id}`, 'rear light on the seatpost', bag.name, bag.id, 'Move the lamp to a seatstay or to the pack.');
+        hidden(
+          `rear-light:${bag.id}`,
+          'rear light on the seatpost',
+          bag.name,
+          bag.id,
+          'Move the lamp to a seatstay or to the pack.',
+        );
     }
     for (const { spot, things } of facts.compartments) {
       for (const thing of things) {

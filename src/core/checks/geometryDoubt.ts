@@ -21,7 +21,11 @@ export const geometryDoubt: Check = {
     });
     return [
       ...doubtsOf(bike).map(({ field, message }, i) =>
-        finding(`geometry:${field}:${i}`, message, 'The drawing, the clearances and the balance rest on these figures.'),
+        finding(
+          `geometry:${field}:${i}`,
+          message,
+          'The drawing, the clearances and the balance rest on these figures.',
+        ),
       ),
       ...readingDoubts(bike, plan.rider.massG).map((message, i) =>
         finding(`readings:${i}`, message, 'The balance rests on these readings.'),

@@ -3,7 +3,7 @@ import type { Material } from '@/core/bike/bike';
 import { mountOf } from '@/core/load/rules';
 import { listed, type Check, type Finding } from './finding';
 
-const ASK = "Ask the maker of the part; where no word is to be had, do not.";
+const ASK = 'Ask the maker of the part; where no word is to be had, do not.';
 
 /** What holds bags on: mounts that are not there, clamps on carbon, straps over paint. */
 export const mounting: Check = {
@@ -20,7 +20,17 @@ export const mounting: Check = {
       message: string,
       reason: string,
     ) =>
-      findings.push({ id, check: 'mounting', severity, stage: 'bike', subject, message, reason, figures: [], fixes: [] });
+      findings.push({
+        id,
+        check: 'mounting',
+        severity,
+        stage: 'bike',
+        subject,
+        message,
+        reason,
+        figures: [],
+        fixes: [],
+      });
 
     for (const bag of bags) {
       const subject = { kind: 'bag' as const, id: bag.id };
@@ -32,7 +42,12 @@ export const mounting: Check = {
           `${bag.name} hangs on a rack, but no rear rack is entered for this bike.`,
           'Enter the rack and the load its maker allows under Bike, Mounts. A rack bolted to a frame without eyelets made for it can fail.',
         );
-      if (bag.place === 'fork bag' && bag.attachment === 'bolts' && build.mounts.length > 0 && !mountOf(bag, bike))
+      if (
+        bag.place === 'fork bag' &&
+        bag.attachment === 'bolts' &&
+        build.mounts.length > 0 &&
+        !mountOf(bag, bike)
+      )
         add(
           `no-fork-mount:${bag.id}`,
           'look',

@@ -22,7 +22,10 @@ export const outsideUntied: Check = {
           reason: 'What comes loose falls into a wheel or is lost. Tie it to the bike with a cord as well.',
           figures: [],
           fixes: [
-            { label: 'Tie it on with a tether', edit: { kind: 'put bags', bags: [{ ...bag, compartments }] } },
+            {
+              label: 'Tie it on with a tether',
+              edit: { kind: 'put bags', bags: [{ ...bag, compartments }] },
+            },
           ],
         },
       ];

@@ -9,12 +9,16 @@ const REASONS: Record<ClearanceKind, string> = {
     'A bag on the front tyre stops the wheel. Straps stretch and foam gives more than reckoned here: press the bike down hard and look, before you ride and after the first hour.',
   'rear tyre':
     'A pack that touches the tyre wears through, or is drawn in. Press the saddle down hard with the bags packed, dropper down, and look.',
-  'bar width': 'Hands and brake levers need their room, also when the bar is turned and when you reach for the brakes in a hurry.',
-  hoses: 'Hoses pinched by a bag are pulled at full lock: brakes can fail. Turn the bar fully both ways with the bags on.',
+  'bar width':
+    'Hands and brake levers need their room, also when the bar is turned and when you reach for the brakes in a hurry.',
+  hoses:
+    'Hoses pinched by a bag are pulled at full lock: brakes can fail. Turn the bar fully both ways with the bags on.',
   knees: 'Knees that rub on every turn of the pedals are sore by evening and wear the bag through.',
   'stand-over': 'With both feet down you must clear what stands on the top tube.',
   heel: 'A heel that catches a pannier on every turn can throw you. Move the pannier back, or choose a smaller one.',
   frame: 'A bag longer than its place cannot be strapped tight, and wears on the tubes.',
+  shock:
+    'The shock and its link move through that room. Let the air out or press the saddle down, and look; cut or move the bag to suit.',
   bottle: 'A bag in the way of a bottle displaces it, or the bottle cannot be drawn while riding.',
 };
 
@@ -66,6 +70,8 @@ function sentence({ kind, gapMm, other, taken }: Clearance, { name }: Bag, forma
         : `${name} leaves only ${size} between your knees${worst}.`;
     case 'frame':
       return `${name} stands ${size} over the tubes of the main triangle: it is longer than its place.`;
+    case 'shock':
+      return `${name} lies in ${other}.`;
     case 'stand-over':
       return gapMm < 0
         ? `${name} is ${size} higher than you can stand over.`

@@ -40,6 +40,7 @@ export const CLEARANCE_KINDS = [
   'stand-over',
   'heel',
   'frame',
+  'shock',
   'bottle',
 ] as const;
 export type ClearanceKind = (typeof CLEARANCE_KINDS)[number];

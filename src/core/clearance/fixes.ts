@@ -6,10 +6,10 @@ import type { Facts } from '@/core/plan/facts';
 import type { Formatter } from '@/core/units/format';
 import { HOSE_ROOM_MM } from './bar';
 import type { Clearance } from './clearance';
-import { hangsFree, trialClearances } from './trial';
+import { mends, trialClearances } from './trial';
 
 /** Steps tried when a bag is slid along its place, the shortest first, in millimetres. */
-const SLIDES = [10, -10, 20, -20, 30, -30, 45, -45, 60, -60, 80, -80, 110, -110];
+const SLIDES = [5, 10, 20, 30, 45, 60, 80, 110].flatMap((step) => [step, -step]);
 const SPACER_MM = 40;
 const MOST_FIXES = 3;
 
@@ -22,24 +22,27 @@ export function clearanceFixes(facts: Facts, clearance: Clearance, format: Forma
   if (!bag) return [];
   const fixes: Fix[] = [];
   const offer = (label: string, changed: Bag) => {
-    if (fixes.length < MOST_FIXES && hangsFree(trialClearances(facts, changed)))
+    if (fixes.length < MOST_FIXES && mends(facts, clearance, trialClearances(facts, changed)))
       fixes.push({ label, edit: { kind: 'put bags', bags: [changed] } });
   };
 
   if (clearance.kind === 'hoses' && bag.standOffMm < HOSE_ROOM_MM)
-    offer(`Put a spacer of ${format.length(SPACER_MM)} behind ${bag.name}`, { ...bag, standOffMm: SPACER_MM });
+    offer(`Put a spacer of ${format.length(SPACER_MM)} behind ${bag.name}`, {
+      ...bag,
+      standOffMm: SPACER_MM,
+    });
   if (clearance.kind === 'bottle' || (clearance.kind === 'knees' && bag.place === 'frame bag'))
-    halfBag(facts, bag, format, offer);
+    halfBag(facts, clearance, bag, format, offer);
   if (clearance.kind === 'rear tyre' && bag.place === 'seat pack' && !bag.braced)
     offer(`Hold ${bag.name} up with a brace`, { ...bag, braced: true });
   if (clearance.kind !== 'bar width' && clearance.kind !== 'knees' && clearance.kind !== 'hoses')
     slide(bag, format, fixes, offer);
   if (clearance.kind === 'rear tyre') {
-    lessDropper(facts, bag, format, fixes);
-    higherPost(facts, bag, format, fixes);
+    lessDropper(facts, clearance, bag, format, fixes);
+    higherPost(facts, clearance, bag, format, fixes);
   }
   if (clearance.kind === 'bottle') elsewhere(facts, clearance, fixes);
-  smaller(facts, bag, format, offer);
+  smaller(facts, clearance, bag, format, offer);
   return fixes.slice(0, MOST_FIXES);
 }
 
@@ -53,7 +56,7 @@ function slide(
   for (const step of SLIDES) {
     const alongMm = bag.alongMm + step;
     if (Math.abs(alongMm) > 600) continue;
-    offer(`Move ${bag.name} ${format.length(Math.abs(step))} along its place`, { ...bag, alongMm });
+    offer(`Slide ${bag.name} by ${format.length(Math.abs(step))}`, { ...bag, alongMm });
     if (fixes.length > before) return;
   }
 }
@@ -61,6 +64,7 @@ function slide(
 /** The next smaller bag of the library at that place that hangs free. */
 function smaller(
   facts: Facts,
+  clearance: Clearance,
   bag: Bag,
   format: Formatter,
   offer: (label: string, changed: Bag) => void,
@@ -81,19 +85,21 @@ function smaller(
       braced: entry.braced ?? false,
       compartments: [main],
     };
-    if (!hangsFree(trialClearances(facts, changed))) continue;
+    if (!mends(facts, clearance, trialClearances(facts, changed))) continue;
     offer(`Take a smaller one: ${entry.name}, ${format.volume(capacityMl(main))}`, changed);
     return;
   }
 }
 
 /** How much of the dropper can be used with this bag, in steps of 5 mm; says so rather than forbidding it. */
-function lessDropper(facts: Facts, bag: Bag, format: Formatter, fixes: Fix[]): void {
+function lessDropper(facts: Facts, clearance: Clearance, bag: Bag, format: Formatter, fixes: Fix[]): void {
   const { bike } = facts.plan;
   if (!bike || bike.build.dropperMm === 0 || fixes.length >= MOST_FIXES) return;
   for (let dropperMm = bike.build.dropperMm - 5; dropperMm >= 0; dropperMm -= 5) {
     const build = { ...bike.build, dropperMm };
-    if (!hangsFree(trialClearances(facts, bag, bag.id, { build }))) continue;
+    const trial = trialClearances(facts, bag, bag.id, { build });
+    // With the post all the way up there is no more to gain: better than touching is worth offering too.
+    if (!mends(facts, clearance, trial, dropperMm === 0 ? 'better' : 'free')) continue;
     fixes.push({
       label: dropperMm === 0 ? 'Leave the dropper up' : `Use only ${format.length(dropperMm)} of the dropper`,
       edit: { kind: 'set bike', bike: { ...bike, build } },
@@ -103,7 +109,7 @@ function lessDropper(facts: Facts, bag: Bag, format: Formatter, fixes: Fix[]): v
 }
 
 /** A few millimetres of post, where the rider's legs allow. */
-function higherPost(facts: Facts, bag: Bag, format: Formatter, fixes: Fix[]): void {
+function higherPost(facts: Facts, clearance: Clearance, bag: Bag, format: Formatter, fixes: Fix[]): void {
   const { bike } = facts.plan;
   if (!bike || fixes.length >= MOST_FIXES) return;
   const { view } = facts;
@@ -114,7 +120,7 @@ function higherPost(facts: Facts, bag: Bag, format: Formatter, fixes: Fix[]): vo
       saddleTop: { x: view.saddleTop.x + step.x, z: view.saddleTop.z + step.z },
       seatpostClamp: { x: view.seatpostClamp.x + step.x, z: view.seatpostClamp.z + step.z },
     };
-    if (!hangsFree(trialClearances(facts, bag, bag.id, { view: lifted }))) continue;
+    if (!mends(facts, clearance, trialClearances(facts, bag, bag.id, { view: lifted }))) continue;
     const saddleHeightMm = Math.round(facts.figures.geometry.saddleHeightMm + up);
     fixes.push({
       label: `Raise the saddle ${format.length(up)}, if your legs allow`,
@@ -127,16 +133,14 @@ function higherPost(facts: Facts, bag: Bag, format: Formatter, fixes: Fix[]): vo
 /** A half bag over the bottles, as deep as leaves them free, as wide as the knees allow. */
 function halfBag(
   facts: Facts,
+  clearance: Clearance,
   bag: Bag,
   format: Formatter,
   offer: (label: string, changed: Bag) => void,
 ): void {
   const { view, build, rider } = facts.surroundings;
   const others = bag.compartments.slice(1).filter(({ outside }) => outside === 'no');
-  const beside = others.reduce(
-    (sum, { solid }) => sum + (solid.kind === 'polygon' ? solid.widthMm : 0),
-    0,
-  );
+  const beside = others.reduce((sum, { solid }) => sum + (solid.kind === 'polygon' ? solid.widthMm : 0), 0);
   const main = bag.compartments[0]!;
   const wished = main.solid.kind === 'polygon' ? main.solid.widthMm : DEFAULT_FRAME_BAG.rearWidthMm;
   for (let dropMm = 180; dropMm >= 60; dropMm -= 10) {
@@ -158,7 +162,7 @@ function halfBag(
         return { ...compartment, solid: { ...compartment.solid, corners }, statedMl: null };
       }),
     };
-    if (!hangsFree(trialClearances(facts, changed))) continue;
+    if (!mends(facts, clearance, trialClearances(facts, changed))) continue;
     offer(`Make it a half bag, ${format.length(dropMm)} deep: ${format.volume(cut.value.volumeMl)}`, changed);
     return;
   }
@@ -172,7 +176,7 @@ function elsewhere(facts: Facts, clearance: Clearance, fixes: Fix[]): void {
   if (!bottle || fixes.length >= MOST_FIXES) return;
   if (facts.plan.bags.some(({ place }) => place === 'down tube')) return;
   const changed: Bag = { ...bottle, place: 'down tube', alongMm: 0 };
-  if (hangsFree(trialClearances(facts, changed)))
+  if (mends(facts, clearance, trialClearances(facts, changed)))
     fixes.push({
       label: `Move ${bottle.name} under the down tube`,
       edit: { kind: 'put bags', bags: [changed] },

@@ -1,4 +1,5 @@
 import { triangleInside, TRIANGLE_SIDES, tubeLines, TUBE_MM } from '@/core/bike/mainTriangle';
+import { usualShock } from '@/core/bike/shock';
 import { nearestOnOutline, polygonGap } from '@/core/geometry/distance';
 import { offsetFrom } from '@/core/geometry/line';
 import type { Point } from '@/core/geometry/polygon';
@@ -8,11 +9,13 @@ import type { Clearance, Surroundings } from './clearance';
 const CLOTH_GIVES_MM = 4;
 /** Room a bottle needs to be drawn from its cage past a bag. */
 const BOTTLE_LOOK_MM = 5;
+/** A shock and its link move: room for that. */
+const SHOCK_LOOK_MM = 8;
 
 /**
  * What hangs in the main triangle: frame bags and bottles must lie inside its tubes, and not in one another.
  */
-export function inFrameClearances({ view, bags }: Surroundings): Clearance[] {
+export function inFrameClearances({ view, build, bags }: Surroundings): Clearance[] {
   const inside = triangleInside(view);
   const lines = tubeLines(view);
   const found: Clearance[] = [];
@@ -42,6 +45,26 @@ export function inFrameClearances({ view, bags }: Surroundings): Clearance[] {
       between: inside.length > 2 ? { from: at, to: nearestOnOutline(at, inside), view: 'side' } : null,
       taken: [],
     });
+  }
+  if (build.rearTravelMm > 0) {
+    const { outline } = usualShock(view);
+    for (const { bag, place } of frameBags) {
+      const gap = polygonGap(place.outline!, outline);
+      if (gap.gapMm > 60) continue;
+      found.push({
+        id: `shock:${bag.id}`,
+        kind: 'shock',
+        bagId: bag.id,
+        other: 'the place where such a bike usually has its shock',
+        gapMm: gap.gapMm,
+        atRestMm: null,
+        lookMm: SHOCK_LOOK_MM,
+        // Where the shock really is, is not known: never worse than a look.
+        stopMm: null,
+        between: { from: gap.from, to: gap.to, view: 'side' },
+        taken: [],
+      });
+    }
   }
   for (const { bag: bottle, place: bottlePlace } of bottles) {
     for (const { bag, place } of frameBags) {

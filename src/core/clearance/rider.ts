@@ -16,18 +16,20 @@ const HEEL_ABOVE_PEDAL_MM = 30;
 /** Where a rider stands over the bike: ahead of the saddle's nose by this much. */
 const STAND_AHEAD_MM = 110;
 const SADDLE_NOSE_MM = 138;
-/** Cloth stretches by at most this share of its width before the bag simply does not close. */
-const MOST_BULGE = 0.3;
+/** Cloth gives by at most this share of the width; and of what is too much, half is pressed and half pushes out. */
+const MOST_EXCESS = 0.3;
+const PUSHED_OUT = 0.5;
 
 /**
- * How far a flat soft-sided bag bulges when it is pressed, both sides together, in millimetres. What is loose
- * beyond the room spreads over the side as a shallow dome, whose mean height is two thirds of its top's.
+ * How far a flat soft-sided bag bulges when it is pressed, both sides together, in millimetres. Half of
+ * what is loose beyond the room is pressed; the other half spreads over the side as a shallow dome, whose mean
+ * height is two thirds of its top's. Our own model: the rider's knees decide.
  *
  * @param tightness loose volume over room; at most 1 does not bulge
- * @example bulgeMm(60, 1.2) // 18
+ * @example bulgeMm(60, 1.2) // 9
  */
 export const bulgeMm = (widthMm: number, tightness: number): number =>
-  widthMm * 1.5 * Math.min(MOST_BULGE, Math.max(0, tightness - 1));
+  widthMm * 1.5 * PUSHED_OUT * Math.min(MOST_EXCESS, Math.max(0, tightness - 1));
 
 /** Frame and top tube bags between the knees. */
 export function kneeClearances({ rider, bags }: Surroundings): Clearance[] {

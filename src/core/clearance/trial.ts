@@ -23,7 +23,11 @@ export function trialClearances(
   const contentsG = replaced ? replaced.massG - replaced.bag.massG : (bag.limitG ?? 2000) / 2;
   // In its old place in the list: the order decides which of two cages is on the seat tube.
   const at = replaced ? surroundings.bags.indexOf(replaced) : others.length;
-  const bags = [...others.slice(0, at).map(({ bag: other }) => other), bag, ...others.slice(at).map(({ bag: other }) => other)];
+  const bags = [
+    ...others.slice(0, at).map(({ bag: other }) => other),
+    bag,
+    ...others.slice(at).map(({ bag: other }) => other),
+  ];
   const places = placeBags(surroundings.view, bags, surroundings.build.mounts, { x: 0, z: 0 });
   const hung = bags.map((candidate, i): HungBag => {
     const known = others.find((other) => other.bag === candidate);
@@ -39,6 +43,26 @@ export function trialClearances(
   );
 }
 
+const RANK = { free: 0, look: 1, stop: 2 } as const;
+const rank = (clearance: Clearance): number => RANK[verdictOf(clearance)];
+
 /** Whether nothing of a bag would need looking at. */
 export const hangsFree = (clearances: readonly Clearance[]): boolean =>
-  clearances.every((clearance) => verdictOf(clearance) === 'free');
+  clearances.every((c) => rank(c) === 0);
+
+/**
+ * Whether a trial mends one clearance: free of it now, or at least out of the worst where `enough` is `better`,
+ * and nothing else of the bag worse than before.
+ */
+export function mends(
+  facts: Pick<Facts, 'clearances'>,
+  wanted: Clearance,
+  trial: readonly Clearance[],
+  enough: 'free' | 'better' = 'free',
+): boolean {
+  return trial.every((clearance) => {
+    const before = facts.clearances.find(({ id }) => id === clearance.id);
+    if (clearance.id !== wanted.id) return rank(clearance) <= (before ? rank(before) : 0);
+    return enough === 'free' ? rank(clearance) === 0 : rank(clearance) < rank(wanted);
+  });
+}

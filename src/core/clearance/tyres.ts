@@ -1,13 +1,7 @@
 import type { Place } from '@/core/bag/bag';
 import { circleGap, polygonCircleGap, type Circle, type Gap } from '@/core/geometry/distance';
 import { shifted, type Point } from '@/core/geometry/polygon';
-import {
-  TYRE_LOOK_MM,
-  TYRE_STOP_MM,
-  type Clearance,
-  type HungBag,
-  type Surroundings,
-} from './clearance';
+import { TYRE_LOOK_MM, TYRE_STOP_MM, type Clearance, type HungBag, type Surroundings } from './clearance';
 
 /** Sag in millimetres a kilogram, by what hangs it up (methods, section 2). Others sit on something firm. */
 const SAG_MM_PER_KG: Partial<Record<Place, number>> = { 'bar roll': 4, 'bar bag': 4, 'seat pack': 6 };
@@ -50,6 +44,15 @@ export function rearTyreUp({ view, build }: Pick<Surroundings, 'view' | 'build'>
   };
 }
 
+const droppedMm = (build: Surroundings['build'], { place }: HungBag): number =>
+  place.rides === 'saddle' ? build.dropperMm : 0;
+
+/** Where a bag goes at the worst: down by its sag, and down the seat tube with the dropper. */
+export function worstStep({ view, build }: Pick<Surroundings, 'view' | 'build'>, hung: HungBag): Point {
+  const dropped = droppedMm(build, hung);
+  return { x: -view.seatTubeUp.x * dropped, z: -view.seatTubeUp.z * dropped - sagMm(hung) };
+}
+
 /**
  * Gaps between bags and both tyres at the worst: the bag sagged under its load, the wheel at full travel, the
  * dropper down (methods, section 2). Exact between outlines and circles.
@@ -62,13 +65,12 @@ export function tyreClearances(surroundings: Surroundings): Clearance[] {
     const { bag, place } = hung;
     if (!place.outline || BESIDE.has(bag.place)) continue;
     const sag = sagMm(hung);
-    const dropped = place.rides === 'saddle' ? build.dropperMm : 0;
-    const step = {
-      x: -view.seatTubeUp.x * dropped,
-      z: -view.seatTubeUp.z * dropped - sag,
-    };
+    const dropped = droppedMm(build, hung);
+    const step = worstStep(surroundings, hung);
     const wheels =
-      place.rides === 'saddle' || bag.place === 'rear rack' ? ['rear' as const] : (['front', 'rear'] as const);
+      place.rides === 'saddle' || bag.place === 'rear rack'
+        ? ['rear' as const]
+        : (['front', 'rear'] as const);
     for (const wheel of wheels) {
       const [rest, worst] = wheel === 'front' ? [view.frontWheel, frontUp] : [view.rearWheel, rearUp];
       const gap = gapTo(hung, step, worst);

@@ -1,4 +1,12 @@
-import { PLACE_DEFAULTS, type Bag, type Compartment, type Place, type Reach, type Side, type Weather } from '@/core/bag/bag';
+import {
+  PLACE_DEFAULTS,
+  type Bag,
+  type Compartment,
+  type Place,
+  type Reach,
+  type Side,
+  type Weather,
+} from '@/core/bag/bag';
 import type { Solid } from '@/core/geometry/solid';
 
 const compartment = (
@@ -79,8 +87,8 @@ export const DEMO_BAGS: readonly Bag[] = [
         corners: [
           { x: 0, z: 0 },
           { x: 34, z: -112 },
-          { x: 452, z: 42 },
-          { x: 468, z: 148 },
+          { x: 444, z: 40 },
+          { x: 460, z: 145 },
         ],
         widthMm: 66,
       },
@@ -96,10 +104,10 @@ export const DEMO_BAGS: readonly Bag[] = [
         corners: [
           { x: 0, z: 0 },
           { x: 34, z: -112 },
-          { x: 452, z: 42 },
-          { x: 468, z: 148 },
+          { x: 444, z: 40 },
+          { x: 460, z: 145 },
         ],
-        widthMm: 26,
+        widthMm: 17,
       },
       800,
       'at a stop',

@@ -9,6 +9,7 @@ import {
   PROVISIONS,
   SYSTEMS,
   thingSchema,
+  VIEWS,
   type Form,
   type FormKind,
   type Provides,
@@ -184,6 +185,7 @@ function understandRow(
     no: 'bike',
     false: 'bike',
   });
+  const clearView = choice('view', VIEWS, {});
   const need = choice('need', NEEDS, { high: 'must', medium: 'should', low: 'nice' });
   const provides = cell('provides')
     .split(/[+/&,]|\band\b/)
@@ -240,7 +242,7 @@ function understandRow(
     provides: columns.some((column) => column.field === 'provides')
       ? (provides as Provides[])
       : (known?.provides ?? guessProvides(name)),
-    view: known?.view ?? guessView(name),
+    view: clearView ?? known?.view ?? guessView(name),
   };
   const checked = thingSchema.safeParse(candidate);
   if (!checked.success) {
@@ -306,6 +308,7 @@ export function writeKitCsv(things: readonly Thing[]): string {
       need: thing.need,
       provides: thing.provides.join(' and '),
       water: number(thing.waterMl),
+      view: thing.view,
     };
     return KIT_FIELDS.map((field) => cells[field]);
   });

@@ -19,6 +19,7 @@ export const KIT_FIELDS = [
   'need',
   'provides',
   'water',
+  'view',
 ] as const;
 export type KitField = (typeof KIT_FIELDS)[number];
 
@@ -52,6 +53,7 @@ export const FIELD_SYNONYMS: Record<KitField, readonly string[]> = {
   'dry sack': ['sacked', 'drybag', 'indrysack'],
   carry: ['worn', 'wornorcarried', 'carried'],
   need: ['needed', 'priority', 'importance'],
+  view: ['clearview', 'needsview'],
   provides: ['gives', 'role'],
   water: ['waterml', 'contents', 'wateratstart'],
 };

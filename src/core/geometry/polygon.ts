@@ -108,7 +108,12 @@ export const shifted = (corners: readonly Point[], step: Point): Point[] =>
   corners.map(({ x, z }) => ({ x: x + step.x, z: z + step.z }));
 
 /** Least and greatest x and z of some points. */
-export function extentOf(points: readonly Point[]): { left: number; right: number; low: number; high: number } {
+export function extentOf(points: readonly Point[]): {
+  left: number;
+  right: number;
+  low: number;
+  high: number;
+} {
   let [left, right, low, high] = [Infinity, -Infinity, Infinity, -Infinity];
   for (const { x, z } of points) {
     left = Math.min(left, x);

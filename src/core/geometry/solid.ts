@@ -47,7 +47,11 @@ export function solidExtentsMm(solid: Solid): [number, number, number] {
     case 'box':
       return sorted(solid.lengthMm, solid.widthMm, solid.heightMm);
     case 'polygon':
-      return sorted(greatestDistance(solid.corners), leastHeight(solid.corners), Math.max(solid.widthMm, solid.frontWidthMm ?? 0));
+      return sorted(
+        greatestDistance(solid.corners),
+        leastHeight(solid.corners),
+        Math.max(solid.widthMm, solid.frontWidthMm ?? 0),
+      );
   }
 }
 

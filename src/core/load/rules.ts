@@ -63,10 +63,7 @@ export function mountOf(bag: Bag, bike: Bike | null): Mount | null {
  * Greatest load of a bag in grams, and whether the figure is only assumed: the least of what the bag's maker and
  * the mount's maker allow; where neither is known, a cautious one.
  */
-export function bagLimit(
-  spots: readonly Spot[],
-  bike: Bike | null,
-): { limitG: number; assumed: boolean } {
+export function bagLimit(spots: readonly Spot[], bike: Bike | null): { limitG: number; assumed: boolean } {
   const { bag } = spots[0]!;
   const known = [bag.limitG, mountOf(bag, bike)?.limitG ?? null].filter((limit) => limit !== null);
   if (known.length > 0) return { limitG: Math.min(...known), assumed: false };

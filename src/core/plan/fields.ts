@@ -28,6 +28,8 @@ export const massG = measure('g', 0, 60_000);
 export const volumeMl = measure('ml', 0, 200_000);
 /** A length of something carried or of a bag's inside. */
 export const lengthMm = measure('mm', 1, 2_500);
+export const pressureKpa = measure('kPa', 50, 1_000);
+export const angleDeg = measure('°', 0, 360);
 export const temperatureC = measure('°C', -40, 55);
 /** A limit set by a maker, or null where none is known. */
 export const limitG = z.union([measure('g', 0, 250_000), z.null()]);

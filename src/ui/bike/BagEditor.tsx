@@ -1,7 +1,20 @@
 'use client';
 
-import { Button } from '@mantine/core';
-import { DEFAULT_SOLIDS, PLACES, REACHES, SIDES, WEATHERS, type Bag, type Compartment } from '@/core/bag/bag';
+import { Button, Checkbox } from '@mantine/core';
+import {
+  ATTACHMENTS,
+  bagSchema,
+  CLOSURES,
+  DEFAULT_SOLIDS,
+  OPENINGS,
+  OUTSIDES,
+  PLACES,
+  REACHES,
+  SIDES,
+  WEATHERS,
+  type Bag,
+  type Compartment,
+} from '@/core/bag/bag';
 import { readCorners, writeCorners } from '@/core/bag/corners';
 import { solidVolumeMl, type Solid } from '@/core/geometry/solid';
 import { MASS_SOURCES } from '@/core/units/uncertainty';
@@ -55,6 +68,50 @@ export function BagEditor({ bag }: { bag: Bag }) {
           hint="The less of bag and mount; empty when not known"
           onCommit={(limitG) => set({ limitG })}
         />
+        <QuantityField
+          label="Moved along its place"
+          dimension="length"
+          value={bag.alongMm}
+          schema={bagSchema.shape.alongMm.unwrap()}
+          hint="Or draw it with the pointer, or the arrow keys, in the picture"
+          onCommit={(value) => value !== null && set({ alongMm: value })}
+        />
+        {(bag.place === 'bar roll' || bag.place === 'bar bag') && (
+          <QuantityField
+            label="Space behind it"
+            dimension="length"
+            value={bag.standOffMm}
+            schema={bagSchema.shape.standOffMm.unwrap()}
+            hint="As a spacer makes it; hoses need 15 mm"
+            onCommit={(value) => value !== null && set({ standOffMm: value })}
+          />
+        )}
+        <Choice
+          label="Shuts with"
+          value={bag.closure}
+          options={CLOSURES}
+          onChoose={(closure) => set({ closure })}
+        />
+        <Choice
+          label="Opens at"
+          value={bag.opening}
+          options={OPENINGS}
+          onChoose={(opening) => set({ opening })}
+        />
+        <Choice
+          label="Held by"
+          value={bag.attachment}
+          options={ATTACHMENTS}
+          onChoose={(attachment) => set({ attachment })}
+        />
+        {bag.place === 'seat pack' && (
+          <Checkbox
+            className={styles.check}
+            label="Held up by a brace"
+            checked={bag.braced}
+            onChange={(event) => set({ braced: event.currentTarget.checked })}
+          />
+        )}
       </div>
       {bag.compartments.map((compartment) => (
         <CompartmentFields
@@ -152,7 +209,7 @@ function CompartmentFields(props: {
           onChoose={(kind) => kind !== solid.kind && onChange({ solid: DEFAULT_SOLIDS[kind] })}
         />
         {Object.entries(solid).map(([key, value]) =>
-          typeof value === 'number' ? (
+          typeof value === 'number' && key !== 'frontWidthMm' ? (
             <QuantityField
               key={key}
               label={SIDE_WORDS[key] ?? key}
@@ -163,6 +220,16 @@ function CompartmentFields(props: {
               }
             />
           ) : null,
+        )}
+        {solid.kind === 'polygon' && (
+          <QuantityField
+            label="Width at the front end"
+            dimension="length"
+            value={solid.frontWidthMm ?? null}
+            optional
+            hint="Empty when it is as wide all along"
+            onCommit={(width) => onChange({ solid: { ...solid, frontWidthMm: width ?? undefined } })}
+          />
         )}
         {solid.kind === 'polygon' && (
           <TextField
@@ -206,6 +273,17 @@ function CompartmentFields(props: {
           value={compartment.weather}
           options={WEATHERS}
           onChoose={(weather) => onChange({ weather })}
+        />
+        <Choice
+          label="Things strapped outside"
+          value={compartment.outside}
+          options={OUTSIDES}
+          words={{
+            no: 'no, they lie inside',
+            tethered: 'yes, tethered',
+            'no tether': 'yes, without a tether',
+          }}
+          onChoose={(outside) => onChange({ outside })}
         />
       </div>
       {!single && (

@@ -1,10 +1,15 @@
 'use client';
 
-import { memo, useId, useMemo, type ReactNode } from 'react';
-import { drawingOf, type Drawing, type DrawnBag } from '@/core/bike/drawing';
+import { memo, useId, useMemo, useRef, type PointerEvent, type ReactNode } from 'react';
+import { dimensionsOf } from '@/core/bike/dimensions';
+import { drawingOf, slideMm, type Drawing } from '@/core/bike/drawing';
 import type { Point } from '@/core/geometry/polygon';
+import type { DrawnBag } from '@/core/bike/drawing';
 import type { Facts } from '@/core/plan/facts';
 import { usePlanContext } from '@/ui/plan/PlanProvider';
+import { BagShape } from './BagShape';
+import { GapMarks } from './GapMarks';
+import { path, viewBox } from './paper';
 import styles from './BikeDrawing.module.css';
 
 interface Props {
@@ -14,18 +19,50 @@ interface Props {
   onSelect?: (bagId: string) => void;
   /** Wraps a bag's shapes, to make them a place to drop things. */
   wrapBag?: (bag: DrawnBag, shapes: ReactNode) => ReactNode;
+  /** Lets bags be drawn along their place: told while it goes on, and at its end. */
+  onSlide?: (bagId: string, alongMm: number, done: boolean) => void;
+  showGaps?: boolean;
+  showDimensions?: boolean;
+  /** An outline drawn over the bike: a frame bag being cut. */
+  cut?: readonly Point[] | null;
 }
 
-// Screens count down, bikes stand up: z is turned here and nowhere else.
-const at = ({ x, z }: Point): string => `${x.toFixed(1)},${(-z).toFixed(1)}`;
-const path = (corners: readonly Point[]): string => corners.map(at).join(' ');
+interface Drag {
+  bagId: string;
+  axis: Point;
+  from: Point;
+  alongMm: number;
+}
 
 /** The rider's bike from its right side, to scale, with its bags filled by what is in them. */
-export const BikeDrawing = memo(function BikeDrawing({ facts, selected = null, onSelect, wrapBag }: Props) {
+export const BikeDrawing = memo(function BikeDrawing(props: Props) {
+  const { facts, selected = null, onSelect, wrapBag, onSlide } = props;
   const { format } = usePlanContext();
   const drawing = useMemo(() => drawingOf(facts), [facts]);
   const texture = useId();
-  const { frame } = drawing;
+  const svg = useRef<SVGSVGElement>(null);
+  const drag = useRef<Drag | null>(null);
+
+  const pointOf = (event: PointerEvent): Point => {
+    const matrix = svg.current!.getScreenCTM()!.inverse();
+    const { x, y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix);
+    return { x, z: -y };
+  };
+  const along = (bagId: string) => facts.plan.bags.find((bag) => bag.id === bagId)!.alongMm;
+  const begin = (drawn: DrawnBag, event: PointerEvent) => {
+    event.currentTarget.setPointerCapture(event.pointerId);
+    drag.current = {
+      bagId: drawn.bagId,
+      axis: drawn.axis,
+      from: pointOf(event),
+      alongMm: along(drawn.bagId),
+    };
+  };
+  const slid = (event: PointerEvent): number => {
+    const { axis, from, alongMm } = drag.current!;
+    return alongMm + slideMm(axis, from, pointOf(event));
+  };
+
   const bag = (drawn: DrawnBag) => {
     const shapes = (
       <BagShape
@@ -34,14 +71,29 @@ export const BikeDrawing = memo(function BikeDrawing({ facts, selected = null, o
         texture={texture}
         selected={selected === drawn.bagId}
         onSelect={onSelect}
+        slide={
+          onSlide && {
+            alongMm: along(drawn.bagId),
+            onBegin: (event) => begin(drawn, event),
+            onMove: (event) => drag.current && onSlide(drawn.bagId, slid(event), false),
+            onEnd: (event) => {
+              if (!drag.current) return;
+              const to = slid(event);
+              drag.current = null;
+              onSlide(drawn.bagId, to, true);
+            },
+            onStep: (mm) => onSlide(drawn.bagId, along(drawn.bagId) + mm, true),
+          }
+        }
       />
     );
     return wrapBag ? wrapBag(drawn, shapes) : shapes;
   };
   return (
     <svg
+      ref={svg}
       className={styles.drawing}
-      viewBox={`${frame.left} ${-frame.top} ${frame.width} ${frame.height}`}
+      viewBox={viewBox(drawing.frame)}
       role="group"
       aria-label={`${facts.plan.bike?.name ?? 'A middling bike'} from its right side, to scale`}
     >
@@ -59,8 +111,15 @@ export const BikeDrawing = memo(function BikeDrawing({ facts, selected = null, o
       {drawing.bags.filter((drawn) => drawn.far).map(bag)}
       <Frame drawing={drawing} />
       {drawing.bags.filter((drawn) => !drawn.far).map(bag)}
+      {props.cut && <polygon points={path(props.cut)} className={styles.cut} />}
       <Balance drawing={drawing} mass={format.mass} />
-      <ScaleBar drawing={drawing} label={format.length(500)} />
+      {props.showDimensions ? (
+        <Dimensions facts={facts} length={format.length} />
+      ) : (
+        <ScaleBar drawing={drawing} label={format.length(500)} />
+      )}
+      {props.showGaps && <Ghosts ghosts={drawing.ghosts} />}
+      {props.showGaps && <GapMarks gaps={drawing.gaps} length={format.length} />}
     </svg>
   );
 });
@@ -102,37 +161,22 @@ function Frame({ drawing }: { drawing: Drawing }) {
       <circle cx={0} cy={0} r={62} className={styles.ring} />
       <line x1={0} y1={0} x2={128} y2={118} className={styles.crank} />
       <polygon points={path(drawing.saddle)} className={styles.saddle} />
+      <polyline points={path(drawing.bar)} className={styles.bar} />
+      <circle cx={drawing.bar[0]!.x} cy={-drawing.bar[0]!.z} r={16} className={styles.barEnd} />
     </g>
   );
 }
 
-function BagShape(props: {
-  bag: DrawnBag;
-  texture: string;
-  selected: boolean;
-  onSelect?: (bagId: string) => void;
-}) {
-  const { bag, texture, selected, onSelect } = props;
-  const percent = `${Math.round(bag.share * 100)} %`;
+/** Tyres at full travel and packs at their lowest, faint: what the gaps are measured between. */
+function Ghosts({ ghosts }: { ghosts: Drawing['ghosts'] }) {
   return (
-    <g
-      className={styles.bag}
-      data-selected={selected || undefined}
-      data-far={bag.far || undefined}
-      data-open={!bag.closes || undefined}
-      onClick={onSelect && (() => onSelect(bag.bagId))}
-    >
-      <title>{`${bag.name}, ${percent} full${bag.closes ? '' : ', does not close'}`}</title>
-      <polygon points={path(bag.outline)} className={styles.cloth} />
-      {bag.filled.length > 2 && <polygon points={path(bag.filled)} fill={`url(#${texture})`} />}
-      <polygon points={path(bag.outline)} className={styles.seam} />
-      <text x={bag.label.x} y={-bag.label.z + 2} className={styles.letter}>
-        {bag.letters}
-        {!bag.closes && ' ✕'}
-        <tspan x={bag.label.x} dy={34} className={styles.percent}>
-          {percent}
-        </tspan>
-      </text>
+    <g aria-hidden="true" className={styles.ghosts}>
+      {ghosts.tyres.map(({ centre, radiusMm }) => (
+        <circle key={centre.x} cx={centre.x} cy={-centre.z} r={radiusMm} />
+      ))}
+      {ghosts.outlines.map((outline, i) => (
+        <polygon key={i} points={path(outline)} />
+      ))}
     </g>
   );
 }
@@ -165,6 +209,25 @@ function ScaleBar({ drawing, label }: { drawing: Drawing; label: string }) {
       <text x={x + 250} y={y + 38}>
         {label}
       </text>
+    </g>
+  );
+}
+
+function Dimensions({ facts, length }: { facts: Facts; length: (mm: number) => string }) {
+  const lines = useMemo(() => dimensionsOf(facts.view, facts.figures), [facts]);
+  return (
+    <g className={styles.dimensions}>
+      {lines.map(({ label, mm, from, to, text, assumed }) => (
+        <g key={label}>
+          <line x1={from.x} y1={-from.z} x2={to.x} y2={-to.z} />
+          <circle cx={from.x} cy={-from.z} r={7} />
+          <circle cx={to.x} cy={-to.z} r={7} />
+          <text x={text.x} y={-text.z - 8}>
+            {label} {assumed && '≈ '}
+            {length(mm)}
+          </text>
+        </g>
+      ))}
     </g>
   );
 }

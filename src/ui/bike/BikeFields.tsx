@@ -1,24 +1,39 @@
 'use client';
 
-import { NumberInput } from '@mantine/core';
-import { bikeGeometrySchema, type Bike, type BikeGeometry } from '@/core/bike/bike';
+import { bikeGeometrySchema, knownFiguresSchema, type Bike, type FigureKey } from '@/core/bike/bike';
+import { doubtsOf } from '@/core/bike/doubts';
+import type { FigureSource } from '@/core/bike/figures';
 import { measure } from '@/core/plan/fields';
+import { formatAngle } from '@/core/units/format';
 import { MASS_SOURCES } from '@/core/units/uncertainty';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import { Choice } from '@/ui/shared/Choice';
 import { QuantityField } from '@/ui/shared/QuantityField';
 import { needsName, TextField } from '@/ui/shared/TextField';
+import { TapeFields } from './TapeFields';
 import styles from './Fields.module.css';
 
-const ANGLES: readonly (keyof BikeGeometry)[] = ['headAngleDeg', 'seatAngleDeg'];
-const KEYS = Object.keys(bikeGeometrySchema.shape) as (keyof BikeGeometry)[];
+const KEYS = Object.keys(bikeGeometrySchema.shape) as FigureKey[];
+const WORDS: Record<FigureSource, string> = {
+  given: '',
+  'by tape': 'by your tape',
+  'worked out': 'worked out from the rest',
+  default: 'a default',
+};
 
-/** The bike's own figures; the drawing follows each. */
+/** The bike's own figures, from a table or a tape; the drawing follows each. */
 export function BikeFields({ bike }: { bike: Bike }) {
-  const { store } = usePlan();
+  const { store, evaluation, format, units } = usePlan();
   const set = (patch: Partial<Bike>) => store.edit({ kind: 'set bike', bike: { ...bike, ...patch } });
-  const figure = (key: keyof BikeGeometry, value: number) =>
-    set({ geometry: { ...bike.geometry, [key]: value } });
+  const figure = (key: FigureKey | 'wheelbaseMm', value: number | null) => {
+    const geometry = { ...bike.geometry };
+    if (value === null) delete geometry[key];
+    else geometry[key] = value;
+    set({ geometry });
+  };
+  const doubts = new Map(doubtsOf(bike).map(({ field, message }) => [field as string, message]));
+  const { geometry, sources } = evaluation.figures;
+  const unknown = KEYS.filter((key) => sources[key] === 'default').length;
   return (
     <section aria-label="The bike's figures">
       <h2 className={styles.heading}>The bike&apos;s figures</h2>
@@ -52,39 +67,49 @@ export function BikeFields({ bike }: { bike: Bike }) {
           onCommit={(greatestTotalG) => set({ greatestTotalG })}
         />
       </div>
-      <details className={styles.more}>
-        <summary>Geometry, from the maker&apos;s table</summary>
-        <div className={styles.fields}>
-          {KEYS.map((key) => {
-            const label = bikeGeometrySchema.shape[key].description ?? key;
-            const range = bikeGeometrySchema.shape[key];
-            const value = bike.geometry[key];
-            return ANGLES.includes(key) ? (
-              <NumberInput
-                key={key}
-                label={label}
-                suffix="°"
-                step={0.5}
-                min={range.minValue ?? undefined}
-                max={range.maxValue ?? undefined}
-                clampBehavior="strict"
-                value={value}
-                onChange={(next) => typeof next === 'number' && figure(key, next)}
-              />
-            ) : (
-              <QuantityField
-                key={key}
-                label={label}
-                dimension="length"
-                value={value}
-                schema={range}
-                hint={`${range.minValue} to ${range.maxValue} mm`}
-                onCommit={(next) => next !== null && figure(key, next)}
-              />
-            );
-          })}
-        </div>
-      </details>
+      <h3 className={styles.sub}>From the maker&apos;s geometry table</h3>
+      <p className="quiet">
+        Leave empty what you do not know.{' '}
+        {unknown > 0
+          ? `${unknown} figures are defaults of a middling bike; the drawing marks them ≈.`
+          : 'No figure is a default.'}
+      </p>
+      <div className={styles.fields}>
+        {KEYS.map((key) => {
+          const angle = key.endsWith('Deg');
+          const range = bikeGeometrySchema.shape[key];
+          const shown = angle ? formatAngle(geometry[key], units) : format.length(geometry[key]);
+          const source = sources[key];
+          return (
+            <QuantityField
+              key={key}
+              label={range.description ?? key}
+              dimension={angle ? 'angle' : 'length'}
+              value={bike.geometry[key] ?? null}
+              schema={range}
+              optional
+              placeholder={source === 'given' ? undefined : `≈ ${shown}`}
+              hint={
+                source === 'given'
+                  ? `${range.minValue} to ${range.maxValue} ${angle ? '°' : 'mm'}`
+                  : `≈ ${shown}, ${WORDS[source]}`
+              }
+              doubt={doubts.get(key)}
+              onCommit={(next) => figure(key, next)}
+            />
+          );
+        })}
+        <QuantityField
+          label="Wheelbase, only as a check"
+          dimension="length"
+          value={bike.geometry.wheelbaseMm ?? null}
+          schema={knownFiguresSchema.shape.wheelbaseMm.unwrap()}
+          optional
+          hint={`These figures give ${format.length(evaluation.view.wheelbaseMm)}`}
+          onCommit={(next) => figure('wheelbaseMm', next)}
+        />
+      </div>
+      <TapeFields bike={bike} doubts={doubts} onTake={(tape) => set({ tape })} />
     </section>
   );
 }

@@ -1,30 +1,65 @@
 'use client';
 
-import { Button } from '@mantine/core';
-import { bagAtPlace, PLACES, type Place } from '@/core/bag/bag';
-import { DEFAULT_GEOMETRY } from '@/core/bike/bike';
+import { Button, SegmentedControl, Switch, Tabs } from '@mantine/core';
+import dynamic from 'next/dynamic';
+import { useMemo, useState } from 'react';
+import { newBike } from '@/core/bike/bike';
+import { DEFAULT_FRAME_BAG, frameBagCut } from '@/core/bag/frameBag';
+import { applyEdit } from '@/core/plan/apply';
+import { factsOf } from '@/core/plan/facts';
 import { usePlan } from '@/ui/plan/PlanProvider';
-import { Choice } from '@/ui/shared/Choice';
 import { Empty } from '@/ui/shared/States';
 import { useSelection } from '@/ui/shell/SelectionProvider';
-import { useState } from 'react';
-import { BagEditor } from './BagEditor';
+import { BagList } from './BagList';
 import { BikeDrawing } from './BikeDrawing';
-import { BikeFields } from './BikeFields';
 import styles from './BikeStage.module.css';
 
-/** The rider's own bike, and the bags on it. */
+// One is looked at at a time; each is fetched when it is asked for.
+const BikeFields = dynamic(() => import('./BikeFields').then((m) => m.BikeFields));
+const BuildFields = dynamic(() => import('./BuildFields').then((m) => m.BuildFields));
+const BalancePanel = dynamic(() => import('./BalancePanel').then((m) => m.BalancePanel));
+const TyrePanel = dynamic(() => import('./TyrePanel').then((m) => m.TyrePanel));
+const FrameBagPanel = dynamic(() => import('./FrameBagPanel').then((m) => m.FrameBagPanel));
+const SetupsPanel = dynamic(() => import('./SetupsPanel').then((m) => m.SetupsPanel));
+const FrontDrawing = dynamic(() => import('./FrontDrawing').then((m) => m.FrontDrawing));
+
+/** The rider's own bike, the bags on it, and whether they clear. */
 export function BikeStage() {
   const { draft, evaluation, store, format } = usePlan();
   const { bagId, chooseBag } = useSelection();
-  const [place, setPlace] = useState<Place>('seat pack');
-  const { bike, bags } = draft.plan;
+  const [view, setView] = useState<'side' | 'front'>('side');
+  const [dimensions, setDimensions] = useState(false);
+  const [tab, setTab] = useState<string | null>('bags');
+  const [wish, setWish] = useState(DEFAULT_FRAME_BAG);
+  const [sliding, setSliding] = useState<{ bagId: string; alongMm: number } | null>(null);
+  const { plan } = draft;
+  const { bike, bags } = plan;
   const toggle = (id: string) => chooseBag(id === bagId ? null : id);
 
-  const addBag = () => {
-    const bag = bagAtPlace(place, bags, () => crypto.randomUUID());
-    if (store.edit({ kind: 'put bags', bags: [bag] })) chooseBag(bag.id);
+  const slideEdit = (id: string, alongMm: number) => ({
+    kind: 'put bags' as const,
+    bags: bags.filter((bag) => bag.id === id).map((bag) => ({ ...bag, alongMm })),
+  });
+  const slide = (id: string, alongMm: number, done: boolean) => {
+    const within = Math.max(-600, Math.min(600, alongMm));
+    const { alongMm: before } = bags.find((bag) => bag.id === id)!;
+    if (!done) return setSliding({ bagId: id, alongMm: within });
+    setSliding(null);
+    if (within !== before) store.edit(slideEdit(id, within));
   };
+  // While a bag is being drawn along, outline and gaps follow; the plan changes when it is let go.
+  const facts = useMemo(() => {
+    if (!sliding) return evaluation;
+    const trial = applyEdit(plan, slideEdit(sliding.bagId, sliding.alongMm));
+    return trial.ok ? factsOf(trial.value.plan) : evaluation;
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- slideEdit is made anew each time from `plan`
+  }, [evaluation, plan, sliding]);
+
+  const cutting = tab === 'frame bag';
+  const cut = useMemo(() => {
+    const { view: side, build, rider } = evaluation.surroundings;
+    return cutting ? frameBagCut(side, wish, build.mounts, rider.kneeGapMm) : null;
+  }, [cutting, evaluation, wish]);
 
   return (
     <div className={styles.page}>
@@ -36,85 +71,95 @@ export function BikeStage() {
             {format.volume(evaluation.totals.capacityMl)} and weigh {format.mass(evaluation.totals.bagsG)}
           </span>
         )}
+        <span className={styles.views}>
+          <SegmentedControl
+            size="xs"
+            aria-label="View"
+            value={view}
+            onChange={(next) => setView(next as typeof view)}
+            data={[
+              { value: 'side', label: 'Side' },
+              { value: 'front', label: 'Front' },
+            ]}
+          />
+          <Switch
+            size="sm"
+            label="Dimensions"
+            checked={dimensions}
+            disabled={view === 'front'}
+            onChange={(event) => setDimensions(event.currentTarget.checked)}
+          />
+        </span>
       </header>
       <div className={styles.picture}>
-        <BikeDrawing facts={evaluation} selected={bagId} onSelect={toggle} />
+        {view === 'side' ? (
+          <BikeDrawing
+            facts={facts}
+            selected={bagId}
+            onSelect={toggle}
+            onSlide={slide}
+            showGaps
+            showDimensions={dimensions}
+            cut={cut?.ok ? cut.value.outline : null}
+          />
+        ) : (
+          <FrontDrawing facts={facts} selected={bagId} onSelect={toggle} />
+        )}
       </div>
       {!bike && (
         <Empty
           title="No bike yet"
           actions={
-            <Button
-              onClick={() =>
-                store.edit({
-                  kind: 'set bike',
-                  bike: {
-                    id: crypto.randomUUID(),
-                    name: 'My bike',
-                    massG: 13_000,
-                    massSource: 'estimate',
-                    greatestTotalG: null,
-                    geometry: DEFAULT_GEOMETRY,
-                  },
-                })
-              }
-            >
-              Start from a middling hardtail
-            </Button>
+            <>
+              <Button
+                onClick={() => {
+                  store.edit({ kind: 'set bike', bike: newBike(crypto.randomUUID(), 'My bike') });
+                  setTab('figures');
+                }}
+              >
+                Enter my bike
+              </Button>
+              <Button variant="default" onClick={() => setTab('set-ups')}>
+                Take one I have kept
+              </Button>
+            </>
           }
         >
-          The drawing shows a middling bike. Start from it and put in your own bike&apos;s figures.
+          The drawing shows a middling bike. Enter your own from its maker&apos;s table or with a tape; every
+          figure you do not know has a default that says so.
         </Empty>
       )}
-      <section className={styles.bags} aria-label="Bags">
-        <div className={styles.bagsHead}>
-          <h2>Bags</h2>
-          <Choice aria-label="Place of the new bag" value={place} options={PLACES} onChoose={setPlace} />
-          <Button variant="default" onClick={addBag}>
-            Add a bag
-          </Button>
-        </div>
-        {bags.length === 0 ? (
-          <p className="quiet">None yet. Choose a place and add the bag that hangs there.</p>
-        ) : (
-          <ul className={styles.list}>
-            {bags.map((bag) => {
-              const open = bag.id === bagId;
-              const own = evaluation.compartments.filter(({ spot }) => spot.bag.id === bag.id);
-              const facts = evaluation.byBag.get(bag.id)!;
-              return (
-                <li key={bag.id} data-open={open || undefined}>
-                  <button
-                    type="button"
-                    className={styles.bag}
-                    aria-expanded={open}
-                    onClick={() => toggle(bag.id)}
-                  >
-                    <span className={styles.letters}>{own.map(({ spot }) => spot.letter).join(' ')}</span>
-                    <span className={styles.name}>{bag.name}</span>
-                    <span className="quiet">
-                      {bag.place}
-                      {bag.side !== 'middle' && `, ${bag.side}`}
-                    </span>
-                    <span>{format.volume(own.reduce((sum, { spot }) => sum + spot.capacityMl, 0))}</span>
-                    <span>{format.mass(bag.massG)}</span>
-                    <span>
-                      carries {facts.limitAssumed ? '≈ ' : ''}
-                      {format.mass(facts.limitG)}
-                    </span>
-                  </button>
-                  {open && <BagEditor bag={bag} />}
-                </li>
-              );
-            })}
-          </ul>
-        )}
-      </section>
-      {bike && <BikeFields bike={bike} />}
+      <Tabs value={tab} onChange={setTab} keepMounted={false} className={styles.tabs}>
+        <Tabs.List>
+          <Tabs.Tab value="bags">Bags</Tabs.Tab>
+          <Tabs.Tab value="figures">Figures</Tabs.Tab>
+          <Tabs.Tab value="build">Build and you</Tabs.Tab>
+          <Tabs.Tab value="balance">Balance</Tabs.Tab>
+          <Tabs.Tab value="tyres">Tyres</Tabs.Tab>
+          <Tabs.Tab value="frame bag">Frame bag</Tabs.Tab>
+          <Tabs.Tab value="set-ups">Set-ups</Tabs.Tab>
+        </Tabs.List>
+        <Tabs.Panel value="bags">
+          <BagList />
+        </Tabs.Panel>
+        <Tabs.Panel value="figures">{bike ? <BikeFields bike={bike} /> : <NoBike />}</Tabs.Panel>
+        <Tabs.Panel value="build">{bike ? <BuildFields bike={bike} /> : <NoBike />}</Tabs.Panel>
+        <Tabs.Panel value="balance">{bike ? <BalancePanel bike={bike} /> : <NoBike />}</Tabs.Panel>
+        <Tabs.Panel value="tyres">{bike ? <TyrePanel bike={bike} /> : <NoBike />}</Tabs.Panel>
+        <Tabs.Panel value="frame bag">
+          {cut && <FrameBagPanel wish={wish} onWish={setWish} cut={cut} />}
+        </Tabs.Panel>
+        <Tabs.Panel value="set-ups">
+          <SetupsPanel />
+        </Tabs.Panel>
+      </Tabs>
       <p className={styles.caution}>
         Never go over a maker&apos;s limit for a mount, fork, rack, frame or rim; many carbon forks and
         seatposts must not be clamped or loaded. Where no limit is known, Gorvin assumes little and says so.
+        Figures do not ride: press the loaded bike down hard, turn the bar fully, and try it on quiet ground.
       </p>
     </div>
   );
 }
+
+const NoBike = () => <p className="quiet">Enter a bike first.</p>;

@@ -3,6 +3,7 @@
 import { Button, Checkbox, NumberInput } from '@mantine/core';
 import {
   CALLS,
+  VIEWS,
   DRYNESS,
   FORM_KINDS,
   formVolumeMl,
@@ -132,6 +133,13 @@ export function ThingEditor({ thing }: { thing: Thing }) {
         onCommit={(value) => value !== null && set({ waterMl: value })}
       />
       <Choice label="Wanted" value={thing.call} options={CALLS} onChoose={(call) => set({ call })} />
+      <Choice
+        label="Needs a clear view"
+        value={thing.view}
+        options={VIEWS}
+        words={{ none: 'no', ahead: 'ahead', behind: 'behind', sky: 'of the sky' }}
+        onChoose={(view) => set({ view })}
+      />
       <Choice
         label="Must stay dry"
         value={thing.dry}

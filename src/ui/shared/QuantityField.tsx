@@ -2,10 +2,18 @@
 
 import { TextInput, type TextInputProps } from '@mantine/core';
 import { useState } from 'react';
-import type { z } from 'zod';
-import { lengthMm, massG, temperatureC, volumeMl } from '@/core/plan/fields';
+import { z } from 'zod';
+import { angleDeg, lengthMm, massG, pressureKpa, temperatureC, volumeMl } from '@/core/plan/fields';
 import { BARE_UNIT, parseQuantity, type Dimension } from '@/core/units/parse';
-import { formatLength, formatMass, formatTemperature, formatVolume } from '@/core/units/format';
+import {
+  formatAngle,
+  formatLength,
+  formatMass,
+  formatPressure,
+  formatTemperature,
+  formatVolume,
+} from '@/core/units/format';
+import { unitSlip } from '@/core/units/slip';
 import { usePlanContext } from '@/ui/plan/PlanProvider';
 
 interface Props extends Omit<TextInputProps, 'value' | 'onChange' | 'onBlur'> {
@@ -20,20 +28,33 @@ interface Props extends Omit<TextInputProps, 'value' | 'onChange' | 'onBlur'> {
   schema?: z.ZodType<number>;
   /** Shown under the field when nothing else is. */
   hint?: string;
+  /** What is wrong with the figure as it stands, among the others; shown until something is typed. */
+  doubt?: string;
 }
 
 const SCHEMAS: Record<Dimension, z.ZodType<number>> = {
   mass: massG,
   volume: volumeMl,
   length: lengthMm,
+  pressure: pressureKpa,
+  angle: angleDeg,
   temperature: temperatureC,
 };
 const WRITE = {
   mass: formatMass,
   volume: formatVolume,
   length: formatLength,
+  pressure: formatPressure,
+  angle: formatAngle,
   temperature: formatTemperature,
 };
+
+/** Why a figure is not taken; for a length, with the unit that may have been meant. */
+function refused(dimension: Dimension, value: number, schema: z.ZodType<number>, message: string): string {
+  if (dimension !== 'length' || !(schema instanceof z.ZodNumber)) return message;
+  const slip = unitSlip(value, schema.minValue ?? 0, schema.maxValue ?? Infinity);
+  return slip ? `${message} ${slip}` : message;
+}
 
 /**
  * A figure written in any unit. Says under the field what it understood while it is typed, and takes it when
@@ -46,6 +67,7 @@ export function QuantityField({
   optional = false,
   schema,
   hint,
+  doubt,
   ...input
 }: Props) {
   const { units } = usePlanContext();
@@ -57,7 +79,11 @@ export function QuantityField({
     text === null || (empty && optional) ? null : parseQuantity(text, dimension, BARE_UNIT[dimension][units]);
   const taken = parsed?.ok ? (schema ?? SCHEMAS[dimension]).safeParse(parsed.value) : null;
   const problem =
-    parsed && !parsed.ok ? parsed.error : taken && !taken.success ? taken.error.issues[0]?.message : null;
+    parsed && !parsed.ok
+      ? parsed.error
+      : parsed?.ok && taken && !taken.success
+        ? refused(dimension, parsed.value, schema ?? SCHEMAS[dimension], taken.error.issues[0]!.message)
+        : null;
   const understood = parsed?.ok ? `Understood: ${write(parsed.value, units)}` : null;
 
   const commit = () => {
@@ -81,7 +107,7 @@ export function QuantityField({
         if (event.key === 'Enter') commit();
         if (event.key === 'Escape') setText(null);
       }}
-      error={problem}
+      error={problem ?? (text === null ? doubt : null)}
       description={understood ?? hint}
       inputWrapperOrder={['label', 'input', 'error', 'description']}
       autoComplete="off"

@@ -2,6 +2,7 @@
 
 import { NumberInput, TextInput } from '@mantine/core';
 import { FILLINGS, RAIN, riderSchema, SLEEPING, type Trip } from '@/core/plan/plan';
+import { SURFACES } from '@/core/bike/tyrePressure';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import { Choice } from '@/ui/shared/Choice';
 import { QuantityField } from '@/ui/shared/QuantityField';
@@ -50,6 +51,12 @@ export function TripStage() {
           onChoose={(sleeping) => set({ sleeping })}
         />
         <Choice label="Rain" value={trip.rain} options={RAIN} onChoose={(rain) => set({ rain })} />
+        <Choice
+          label="Most of the way is"
+          value={trip.surface}
+          options={SURFACES}
+          onChoose={(surface) => set({ surface })}
+        />
         <QuantityField
           label="Coldest night expected"
           dimension="temperature"

@@ -7,7 +7,22 @@ import { scaleBar, type Shape } from './sheet';
  */
 export function templateDxf(template: FrameBagTemplate): string {
   const shapes = [...template.shapes, ...scaleBar(0, template.heightMm + 15)];
-  const header = ['0', 'SECTION', '2', 'HEADER', '9', '$ACADVER', '1', 'AC1009', '9', '$INSUNITS', '70', '4', '0', 'ENDSEC'];
+  const header = [
+    '0',
+    'SECTION',
+    '2',
+    'HEADER',
+    '9',
+    '$ACADVER',
+    '1',
+    'AC1009',
+    '9',
+    '$INSUNITS',
+    '70',
+    '4',
+    '0',
+    'ENDSEC',
+  ];
   const body = ['0', 'SECTION', '2', 'ENTITIES', ...shapes.flatMap(entities), '0', 'ENDSEC', '0', 'EOF'];
   return `${[...header, ...body].join('\r\n')}\r\n`;
 }

@@ -105,9 +105,7 @@ function panelSides(facts: Facts, outline: readonly Point[], solid: FlatPolygon)
     const middle = { x: (a.x + b.x) / 2, z: (a.z + b.z) / 2 };
     const nearest = TRIANGLE_SIDES.map((side) => ({
       side,
-      away: Math.max(
-        ...[a, b, middle].map((p) => Math.abs(offsetFrom(lines[side], p) - TUBE_MM[side] / 2)),
-      ),
+      away: Math.max(...[a, b, middle].map((p) => Math.abs(offsetFrom(lines[side], p) - TUBE_MM[side] / 2))),
     })).sort((p, q) => p.away - q.away)[0]!;
     return {
       name: `${String.fromCharCode(65 + i)}${String.fromCharCode(65 + ((i + 1) % outline.length))}`,

@@ -58,7 +58,12 @@ export function measuringSheet(template: FrameBagTemplate, bikeName: string, pap
             `Gusset strip, all round: ${total.toFixed(0)} mm. Add ${SEAM_MM} mm of seam to every edge of panel and strip.`,
             3.2,
           ),
-          text(margin, under + 6, 'Cut two panels, mirrored. Measure on the bike again before cutting: cloth cannot be added.', 3.2),
+          text(
+            margin,
+            under + 6,
+            'Cut two panels, mirrored. Measure on the bike again before cutting: cloth cannot be added.',
+            3.2,
+          ),
           text(
             margin,
             under + 12,

@@ -29,7 +29,8 @@ export function tilesOf(widthMm: number, heightMm: number, paper: Paper): { acro
   const { widthMm: short, heightMm: long } = PAPERS[paper];
   const cover = (pageWidth: number, pageHeight: number): Tile[] => {
     const window = { width: pageWidth - 2 * MARGIN_MM, height: pageHeight - 2 * MARGIN_MM - FOOT_MM };
-    const count = (size: number, room: number) => Math.max(1, Math.ceil((size - OVERLAP_MM) / (room - OVERLAP_MM)));
+    const count = (size: number, room: number) =>
+      Math.max(1, Math.ceil((size - OVERLAP_MM) / (room - OVERLAP_MM)));
     const [columns, rows] = [count(widthMm, window.width), count(heightMm, window.height)];
     return Array.from({ length: columns * rows }, (_, i): Tile => {
       const [column, row] = [i % columns, Math.floor(i / columns)];
@@ -100,14 +101,26 @@ function overlapMarks(tile: Tile, tiles: readonly Tile[]): Shape[] {
     marks.push(text(tx, ty, `${words} ${name}`, 2.4, 'middle'));
   if (has(tile.column + 1, tile.row)) {
     marks.push(...at(x + width - middle, y + 10), ...at(x + width - middle, y + height - 10));
-    edge(`${String.fromCharCode(65 + tile.row)}${tile.column + 2}`, 'under', x + width - middle, y + height / 2);
+    edge(
+      `${String.fromCharCode(65 + tile.row)}${tile.column + 2}`,
+      'under',
+      x + width - middle,
+      y + height / 2,
+    );
   }
-  if (has(tile.column - 1, tile.row)) marks.push(...at(x + middle, y + 10), ...at(x + middle, y + height - 10));
+  if (has(tile.column - 1, tile.row))
+    marks.push(...at(x + middle, y + 10), ...at(x + middle, y + height - 10));
   if (has(tile.column, tile.row + 1)) {
     marks.push(...at(x + 10, y + height - middle), ...at(x + width - 10, y + height - middle));
-    edge(`${String.fromCharCode(66 + tile.row)}${tile.column + 1}`, 'under', x + width / 2, y + height - middle);
+    edge(
+      `${String.fromCharCode(66 + tile.row)}${tile.column + 1}`,
+      'under',
+      x + width / 2,
+      y + height - middle,
+    );
   }
-  if (has(tile.column, tile.row - 1)) marks.push(...at(x + 10, y + middle), ...at(x + width - 10, y + middle));
+  if (has(tile.column, tile.row - 1))
+    marks.push(...at(x + 10, y + middle), ...at(x + width - 10, y + middle));
   return marks;
 }
 

@@ -1,0 +1,80 @@
+'use client';
+
+import { Button } from '@mantine/core';
+import { useMemo } from 'react';
+import { capacityMl, type Bag, type Place } from '@/core/bag/bag';
+import { BAG_LIBRARY, fromLibrary } from '@/core/bag/library';
+import { verdictOf, type Clearance } from '@/core/clearance/clearance';
+import { trialClearances } from '@/core/clearance/trial';
+import type { Formatter } from '@/core/units/format';
+import { usePlan } from '@/ui/plan/PlanProvider';
+import { Verdict } from '@/ui/shared/Verdict';
+import { useSelection } from '@/ui/shell/SelectionProvider';
+import styles from './Panels.module.css';
+
+/** Generic bags for a place, each tried on this bike before it is added. */
+export function BagLibrary({ place, onDone }: { place: Place; onDone: () => void }) {
+  const { draft, evaluation, store, format } = usePlan();
+  const { chooseBag } = useSelection();
+  const rows = useMemo(
+    () =>
+      BAG_LIBRARY.filter((entry) => entry.place === place).map((entry) => {
+        const bag = fromLibrary(entry, draft.plan.bags, () => crypto.randomUUID());
+        return { entry, bag, clearances: trialClearances(evaluation, bag) };
+      }),
+    [draft.plan.bags, evaluation, place],
+  );
+  const add = (bag: Bag) => {
+    if (!store.edit({ kind: 'put bags', bags: [bag] })) return;
+    chooseBag(bag.id);
+    onDone();
+  };
+  if (rows.length === 0)
+    return <p className="quiet">The library has no bag for this place. Add one and enter its measures.</p>;
+  return (
+    <table className={styles.table} aria-label={`Bags for the place ${place}`}>
+      <thead>
+        <tr>
+          <th scope="col">Bag</th>
+          <th scope="col">Holds</th>
+          <th scope="col">Weighs</th>
+          <th scope="col">Carries</th>
+          <th scope="col">On this bike</th>
+          <th scope="col">
+            <span className="visually-hidden">Add</span>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map(({ entry, bag, clearances }) => (
+          <tr key={entry.key}>
+            <th scope="row">{entry.name}</th>
+            <td>{format.volume(bag.compartments.reduce((sum, c) => sum + capacityMl(c), 0))}</td>
+            <td>{format.mass(entry.massG)}</td>
+            <td>{entry.limitG === null ? 'not known' : format.mass(entry.limitG)}</td>
+            <td className={styles.words}>
+              <Fits clearances={clearances} format={format} />
+            </td>
+            <td>
+              <Button size="compact-sm" variant="default" onClick={() => add(bag)}>
+                Add<span className="visually-hidden"> {entry.name}</span>
+              </Button>
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+function Fits({ clearances, format }: { clearances: readonly Clearance[]; format: Formatter }) {
+  const trouble = clearances.filter((clearance) => verdictOf(clearance) !== 'free');
+  if (trouble.length === 0) return <>hangs free</>;
+  const worst = trouble.find((clearance) => verdictOf(clearance) === 'stop') ?? trouble[0]!;
+  return (
+    <>
+      <Verdict kind={verdictOf(worst) === 'stop' ? 'stop' : 'look'} />{' '}
+      {trouble.map(({ other, gapMm }) => `${format.length(gapMm)} to ${other}`).join('; ')}
+    </>
+  );
+}
