@@ -52,11 +52,19 @@ export function figuresFromTape(
     });
   }
   if (!closes(topMm, headMm, diagonalMm)) {
-    const [least, most] = [Math.abs(diagonalMm - headMm) + 2, diagonalMm + headMm - 2];
-    return fail({
-      field: 'topMm',
-      message: `Top side, head side and diagonal close no triangle: with these the top side lies between ${least.toFixed(0)} and ${most.toFixed(0)} mm.`,
-    });
+    const least = Math.max(Math.abs(topMm - headMm), Math.abs(downMm - seatMm)) + 2;
+    const most = Math.min(topMm + headMm, downMm + seatMm) - 2;
+    const top = `the top side between ${(Math.abs(diagonalMm - headMm) + 2).toFixed(0)} and ${(diagonalMm + headMm - 2).toFixed(0)} mm`;
+    // The diagonal is the one measure both halves share: it is looked at first where another would suit both.
+    return least < most
+      ? fail({
+          field: 'diagonalMm',
+          message: `Top side, head side and diagonal close no triangle: with these sides the diagonal lies between ${least.toFixed(0)} and ${most.toFixed(0)} mm; or else ${top}.`,
+        })
+      : fail({
+          field: 'topMm',
+          message: `Top side, head side and diagonal close no triangle: with these lies ${top}.`,
+        });
   }
   const seat = (seatAngleDeg * Math.PI) / 180;
   const lower: Point = { x: 0, z: 0 };

@@ -1,3 +1,5 @@
+import type { Bag } from '@/core/bag/bag';
+import type { Bike, Build } from '@/core/bike/bike';
 import { demoPlan } from '@/core/demo/plan';
 import { applyEdit } from '@/core/plan/apply';
 import { evaluate } from '@/core/plan/evaluate';
@@ -16,6 +18,12 @@ function mend(plan: Plan, finding: Finding): Plan {
   const applied = applyEdit(plan, (fix as Extract<typeof fix, { edit: unknown }>).edit);
   if (!applied.ok) throw new Error(applied.error);
   return applied.value.plan;
+}
+
+/** A plan whose bike has something about it. */
+function built(build: Partial<Build>, bike: Partial<Bike>, bags: Bag[] = []): Plan {
+  const plan = samplePlan({ bags });
+  return { ...plan, bike: { ...plan.bike!, ...bike, build: { ...plan.bike!.build, ...build } } };
 }
 
 /** Each check with a plan that has the trouble, and what its finding must say; then its first fix must mend it. */
@@ -188,6 +196,131 @@ const troubles: { check: string; plan: Plan; severity: Finding['severity']; says
       mends: false,
     },
     {
+      check: 'geometry',
+      plan: built(
+        {},
+        { readings: { aloneFrontG: 9e3, aloneRearG: 9e3, riderFrontG: null, riderRearG: null } },
+      ),
+      severity: 'look',
+      says: /add up to 18\.0 kg/,
+      mends: false,
+    },
+    {
+      check: 'too near',
+      plan: built({ dropperMm: 150 }, {}, [sampleBag('seat', 'seat pack')]),
+      severity: 'stop',
+      says: /seat meets the rear tyre, \d+ mm deep with dropper/,
+      mends: true,
+    },
+    {
+      check: 'too near',
+      plan: built({}, {}, [sampleBag('roll', 'bar roll', {}, { standOffMm: 5 })]),
+      severity: 'look',
+      says: /roll presses on the hoses: 5 mm/,
+      mends: true,
+    },
+    {
+      check: 'too near',
+      plan: built({}, {}, [
+        sampleBag('roll', 'bar roll', { solid: { kind: 'cylinder', lengthMm: 560, diameterMm: 150 } }),
+      ]),
+      severity: 'stop',
+      says: /roll is 60 mm too long for the room between hands and levers/,
+      mends: true,
+    },
+    {
+      check: 'too near',
+      plan: built({}, {}, [
+        sampleBag('left', 'pannier', { solid: { kind: 'box', lengthMm: 320, widthMm: 150, heightMm: 330 } }),
+      ]),
+      severity: 'stop',
+      says: /left meets your heel going round/,
+      mends: true,
+    },
+    {
+      check: 'mounting',
+      plan: built({ forkMaterial: 'carbon' }, {}, [sampleBag('f', 'fork bag', {}, { attachment: 'clamp' })]),
+      severity: 'stop',
+      says: /f is clamped to carbon/,
+      mends: false,
+    },
+    {
+      check: 'mounting',
+      plan: built({}, {}, [sampleBag('p', 'pannier')]),
+      severity: 'look',
+      says: /no rear rack is entered/,
+      mends: false,
+    },
+    {
+      check: 'clear view',
+      plan: built({ frontLight: 'on the bar' }, {}, [
+        sampleBag('roll', 'bar roll', { solid: { kind: 'cylinder', lengthMm: 400, diameterMm: 180 } }),
+      ]),
+      severity: 'look',
+      says: /roll hides the front light on the bar/,
+      mends: false,
+    },
+    {
+      check: 'clear view',
+      plan: loaded(
+        samplePlan({
+          bags: [sampleBag('seat', 'seat pack'), sampleBag('stem', 'stem bag')],
+          things: [sampleThing('beacon', { view: 'sky', massG: 100, volumeMl: 95 })],
+        }),
+        { beacon: 'seat-main' },
+      ),
+      severity: 'look',
+      says: /beacon needs a clear view of the sky, but lies in seat/,
+      mends: true,
+    },
+    {
+      check: 'outside',
+      plan: loaded(
+        samplePlan({
+          bags: [sampleBag('cord', 'strap outside', { outside: 'no tether' })],
+          things: [sampleThing('shoes')],
+        }),
+        { shoes: 'cord-main' },
+      ),
+      severity: 'look',
+      says: /shoes on cord without a tether/,
+      mends: true,
+    },
+    {
+      check: 'stated litres',
+      plan: samplePlan({ bags: [sampleBag('roll', 'bar roll', { statedMl: 6000 })] }),
+      severity: 'note',
+      says: /roll has 6\.00 l printed, but its measures give 3\.39 l/,
+      mends: false,
+    },
+    {
+      check: 'tyre limits',
+      plan: built({ rimMostKpa: 100 }, {}),
+      severity: 'look',
+      says: /tyre carries .* the rim allows 1\.0 bar/,
+      mends: false,
+    },
+    {
+      check: 'bottle room',
+      plan: built({ mounts: [{ place: 'down tube', bolts: 2, lowestMm: 175, limitG: null }] }, {}, [
+        sampleBag('full', 'frame bag', {
+          solid: {
+            kind: 'polygon',
+            corners: [
+              { x: 0, z: 0 },
+              { x: 100, z: -320 },
+              { x: 480, z: 60 },
+              { x: 460, z: 145 },
+            ],
+            widthMm: 60,
+          },
+        }),
+      ]),
+      severity: 'note',
+      says: /full leaves no room for a bottle on the down tube/,
+      mends: false,
+    },
+    {
       check: 'nothing there yet',
       plan: samplePlan({ bike: null }),
       severity: 'look',
@@ -209,7 +342,10 @@ test.each(troubles)(
 test('a sound little load has nothing to stop for', () => {
   const plan = loaded(
     samplePlan({
-      bags: [sampleBag('frame', 'frame bag'), sampleBag('cage', 'bottle cage')],
+      bags: [
+        sampleBag('frame', 'frame bag', {}, { attachment: 'bolts' }),
+        sampleBag('cage', 'bottle cage', { solid: { kind: 'cylinder', lengthMm: 205, diameterMm: 74 } }),
+      ],
       things: [
         sampleThing('quilt', { provides: ['warmth', 'repair'], dry: 'must' }),
         sampleThing('torch', { provides: ['light'], volumeMl: 100 }),

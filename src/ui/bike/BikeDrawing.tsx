@@ -112,11 +112,13 @@ export const BikeDrawing = memo(function BikeDrawing(props: Props) {
       <Frame drawing={drawing} />
       {drawing.bags.filter((drawn) => !drawn.far).map(bag)}
       {props.cut && <polygon points={path(props.cut)} className={styles.cut} />}
-      <Balance drawing={drawing} mass={format.mass} />
       {props.showDimensions ? (
         <Dimensions facts={facts} length={format.length} />
       ) : (
-        <ScaleBar drawing={drawing} label={format.length(500)} />
+        <>
+          <Balance drawing={drawing} mass={format.mass} />
+          <ScaleBar drawing={drawing} label={format.length(500)} />
+        </>
       )}
       {props.showGaps && <Ghosts ghosts={drawing.ghosts} />}
       {props.showGaps && <GapMarks gaps={drawing.gaps} length={format.length} />}
