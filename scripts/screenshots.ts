@@ -1,9 +1,14 @@
 // npm run screenshots: one current picture of each main view, from the demo, for docs/screenshots.
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
 import type { Page } from '@playwright/test';
 import { DEMO_TRIP_ID } from '@/db/demo';
 import { withApp } from './lib/app';
 import { launchBrowser } from './lib/browser';
 import { exitOn } from './lib/say';
+import { poppler } from './lib/system';
 
 withApp(async ({ url }) => {
   const browser = await launchBrowser();
@@ -32,6 +37,30 @@ withApp(async ({ url }) => {
   await shoot(desk, 'trip');
   await visit(desk, 'bike');
   await shoot(desk, 'bike');
+  await desk.getByText('Front', { exact: true }).click();
+  await desk.getByRole('group', { name: /from ahead/ }).waitFor();
+  await shoot(desk, 'bike-front');
+  await desk.getByText('Side', { exact: true }).click();
+  await desk.getByRole('tab', { name: 'Frame bag' }).click();
+  await desk.getByRole('region', { name: 'Frame bag from the triangle' }).waitFor();
+  await shoot(desk, 'bike-frame-bag');
+  const template = await desk.request.get(
+    `${url}/api/trips/${DEMO_TRIP_ID}/bags/frame/template?format=pdf&paper=a4`,
+  );
+  const scratch = mkdtempSync(path.join(tmpdir(), 'gorvin-template-'));
+  writeFileSync(path.join(scratch, 'template.pdf'), await template.body());
+  poppler();
+  execFileSync('pdftoppm', [
+    ...['-png', '-r', '80', '-f', '1', '-l', '1', '-singlefile'],
+    ...[path.join(scratch, 'template.pdf'), 'docs/screenshots/template'],
+  ]);
+  rmSync(scratch, { recursive: true });
+  const tall = await open({ viewport: { width: 1280, height: 1350 } });
+  await visit(tall, 'bike');
+  await tall.getByRole('tab', { name: 'Set-ups' }).click();
+  await tall.getByRole('button', { name: 'Compare Small frame, big wheels' }).click();
+  await tall.getByRole('table', { name: 'Figures of both' }).scrollIntoViewIfNeeded();
+  await shoot(tall, 'bike-compare');
   await visit(desk, 'kit');
   await shoot(desk, 'kit');
   const dark = await open({ colorScheme: 'dark' });

@@ -55,6 +55,15 @@ export function chromium(): string {
   return CHROMIUM;
 }
 
+/** Debian's poppler, with which tests look at printed pages, installed if need be. */
+export function poppler(): void {
+  if (!existsSync('/usr/bin/pdftoppm'))
+    installPackages(
+      ['poppler-utils'],
+      'poppler, which the tests render printed pages with, is not installed.',
+    );
+}
+
 /** The first free port on loopback from `from` on; with 0, any. */
 export async function freePort(from: number): Promise<number> {
   for (let port = from; port < Math.max(from, 1) + 200; port += 1) {

@@ -64,7 +64,8 @@ test.describe('from nothing', () => {
     await rider.open('load');
     await expect(page.getByText('There are no bags to load')).toBeVisible();
     await page.getByRole('link', { name: 'Hang bags on the bike' }).click();
-    await page.getByRole('button', { name: 'Start from a middling hardtail' }).click();
+    await page.getByRole('button', { name: 'Enter my bike' }).click();
+    await page.getByRole('tab', { name: 'Bags' }).click();
     await page.getByRole('button', { name: 'Add a bag' }).click();
     const mass = page.getByRole('textbox', { name: 'Own mass, empty' });
     await mass.fill('1 lb 14 oz');

@@ -34,6 +34,8 @@ const SIGN = { left: 1, middle: 0, right: -1 } as const;
 /** A strapped seat pack points up a little towards its tail. */
 const SEAT_PACK_RISE_RAD = 0.13;
 const BAR_RADIUS_MM = 16;
+/** Panniers hang behind the axle, for the heels. */
+const PANNIER_BEHIND_AXLE_MM = 90;
 /** A cage holds its bottle this far off the tube. */
 export const CAGE_MM = 5;
 /** A bottle's foot below the lower of its cage's bolts, and a cage's lower bolt where no mount is known. */
@@ -301,7 +303,7 @@ function hang(bag: Bag, { view, mounts, triangle, nth, rollMm }: Where): Hung {
     }
     case 'pannier': {
       const at = {
-        x: view.rearAxle.x - 45,
+        x: view.rearAxle.x - PANNIER_BEHIND_AXLE_MM,
         z: view.rearAxle.z + view.rearWheel.radiusMm + 20 - size.height / 2,
       };
       return {

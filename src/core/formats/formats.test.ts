@@ -176,3 +176,24 @@ describe('plan files', () => {
     expect(!parsed.ok && parsed.error.join(' ')).toMatch(message);
   });
 });
+
+test('a plan file of version 1 is read as what it meant', () => {
+  const later = new Set([
+    ...['surface', 'kneeGapMm', 'inseamMm', 'shoeMm', 'tape', 'build', 'readings', 'wheelbaseMm', 'view'],
+    ...['alongMm', 'standOffMm', 'braced', 'closure', 'opening', 'attachment', 'outside'],
+  ]);
+  const old: unknown = JSON.parse(planFileText(demoPlan()), (key, value: unknown) =>
+    later.has(key) ? undefined : key === 'version' ? 1 : value,
+  );
+  const read = parsePlanFile(JSON.stringify(old));
+  expect(read.ok).toBe(true);
+  if (!read.ok) return;
+  expect(read.value).toMatchObject({
+    version: 2,
+    trip: { surface: 'gravel' },
+    rider: { kneeGapMm: null },
+    bike: { tape: null, readings: null, build: { fork: 'suspension', mounts: [] } },
+  });
+  expect(read.value.things).toHaveLength(73);
+  expect(read.value.bags[0]).toMatchObject({ alongMm: 0, compartments: [{ outside: 'no' }] });
+});

@@ -86,7 +86,7 @@ export function BalancePanel({ bike }: { bike: Bike }) {
               loading={reading === question.key}
               onClick={() => void read(question)}
             >
-              Read the scale<span className="visually-hidden">: {question.label}</span>
+              Read the scale<span className="visually-hidden"> for {question.label}</span>
             </Button>
           </div>
         ))}

@@ -55,7 +55,7 @@ export function BikeStage() {
     // eslint-disable-next-line react-hooks/exhaustive-deps -- slideEdit is made anew each time from `plan`
   }, [evaluation, plan, sliding]);
 
-  const cutting = tab === 'frame bag';
+  const cutting = tab === 'frame-bag';
   const cut = useMemo(() => {
     const { view: side, build, rider } = evaluation.surroundings;
     return cutting ? frameBagCut(side, wish, build.mounts, rider.kneeGapMm) : null;
@@ -136,7 +136,7 @@ export function BikeStage() {
           <Tabs.Tab value="build">Build and you</Tabs.Tab>
           <Tabs.Tab value="balance">Balance</Tabs.Tab>
           <Tabs.Tab value="tyres">Tyres</Tabs.Tab>
-          <Tabs.Tab value="frame bag">Frame bag</Tabs.Tab>
+          <Tabs.Tab value="frame-bag">Frame bag</Tabs.Tab>
           <Tabs.Tab value="set-ups">Set-ups</Tabs.Tab>
         </Tabs.List>
         <Tabs.Panel value="bags">
@@ -146,7 +146,7 @@ export function BikeStage() {
         <Tabs.Panel value="build">{bike ? <BuildFields bike={bike} /> : <NoBike />}</Tabs.Panel>
         <Tabs.Panel value="balance">{bike ? <BalancePanel bike={bike} /> : <NoBike />}</Tabs.Panel>
         <Tabs.Panel value="tyres">{bike ? <TyrePanel bike={bike} /> : <NoBike />}</Tabs.Panel>
-        <Tabs.Panel value="frame bag">
+        <Tabs.Panel value="frame-bag">
           {cut && <FrameBagPanel wish={wish} onWish={setWish} cut={cut} />}
         </Tabs.Panel>
         <Tabs.Panel value="set-ups">

@@ -36,7 +36,7 @@ export function BuildFields({ bike }: { bike: Bike }) {
     set({ mounts: build.mounts.map((mount, i) => (i === at ? { ...mount, ...patch } : mount)) });
   const travel = (key: 'forkTravelMm' | 'rearTravelMm' | 'dropperMm', hint: string) => (
     <QuantityField
-      label={shape[key].unwrap().description ?? key}
+      label={shape[key].description ?? key}
       dimension="length"
       value={build[key]}
       schema={shape[key].unwrap()}

@@ -5,6 +5,8 @@ import { line, movedShapes, PAPERS, scaleBar, text, type Page, type Paper, type 
 export const MARGIN_MM = 12;
 /** Neighbouring pages show the same strip, to be laid one over the other. */
 export const OVERLAP_MM = 15;
+/** Marks stand this far from a page's corners, so that those of two neighbours do not run together. */
+const CORNER_MM = 30;
 /** Kept free at the foot of each page for the scale bar and the page's name. */
 const FOOT_MM = 18;
 
@@ -100,7 +102,7 @@ function overlapMarks(tile: Tile, tiles: readonly Tile[]): Shape[] {
   const edge = (name: string, words: string, tx: number, ty: number) =>
     marks.push(text(tx, ty, `${words} ${name}`, 2.4, 'middle'));
   if (has(tile.column + 1, tile.row)) {
-    marks.push(...at(x + width - middle, y + 10), ...at(x + width - middle, y + height - 10));
+    marks.push(...at(x + width - middle, y + CORNER_MM), ...at(x + width - middle, y + height - CORNER_MM));
     edge(
       `${String.fromCharCode(65 + tile.row)}${tile.column + 2}`,
       'under',
@@ -109,9 +111,9 @@ function overlapMarks(tile: Tile, tiles: readonly Tile[]): Shape[] {
     );
   }
   if (has(tile.column - 1, tile.row))
-    marks.push(...at(x + middle, y + 10), ...at(x + middle, y + height - 10));
+    marks.push(...at(x + middle, y + CORNER_MM), ...at(x + middle, y + height - CORNER_MM));
   if (has(tile.column, tile.row + 1)) {
-    marks.push(...at(x + 10, y + height - middle), ...at(x + width - 10, y + height - middle));
+    marks.push(...at(x + CORNER_MM, y + height - middle), ...at(x + width - CORNER_MM, y + height - middle));
     edge(
       `${String.fromCharCode(66 + tile.row)}${tile.column + 1}`,
       'under',
@@ -120,7 +122,7 @@ function overlapMarks(tile: Tile, tiles: readonly Tile[]): Shape[] {
     );
   }
   if (has(tile.column, tile.row - 1))
-    marks.push(...at(x + 10, y + middle), ...at(x + width - 10, y + middle));
+    marks.push(...at(x + CORNER_MM, y + middle), ...at(x + width - CORNER_MM, y + middle));
   return marks;
 }
 
