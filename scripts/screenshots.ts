@@ -55,11 +55,11 @@ withApp(async ({ url }) => {
     ...[path.join(scratch, 'template.pdf'), 'docs/screenshots/template'],
   ]);
   rmSync(scratch, { recursive: true });
-  const tall = await open({ viewport: { width: 1280, height: 1350 } });
+  const tall = await open({ viewport: { width: 1280, height: 1900 } });
   await visit(tall, 'bike');
   await tall.getByRole('tab', { name: 'Set-ups' }).click();
   await tall.getByRole('button', { name: 'Compare Small frame, big wheels' }).click();
-  await tall.getByRole('table', { name: 'Figures of both' }).scrollIntoViewIfNeeded();
+  await tall.getByRole('table', { name: 'Figures of both' }).waitFor();
   await shoot(tall, 'bike-compare');
   await visit(desk, 'kit');
   await shoot(desk, 'kit');

@@ -1,7 +1,3 @@
-import { seededRandom } from '@/core/random';
-import { samplePlan } from '@/core/plan/samples';
-import { factsOf } from '@/core/plan/facts';
-import { simulatedScale } from '@/standins/scale';
 import { bareBike, readingDoubts, riderCentre } from './balance';
 import { DEFAULT_GEOMETRY, newBike } from './bike';
 import { sideView } from './sideView';
@@ -23,26 +19,6 @@ test('without readings there are defaults, known far less well', () => {
   expect(bareBike(null, view)).toMatchObject({ weighed: false });
   expect(bareBike(null, view).errorMm).toBeGreaterThan(25);
   expect(riderCentre(null, view)).toMatchObject({ weighed: false, errorMm: 40 });
-});
-
-test('the simulated scale, read four times, moves the centre to where its bike and rider are', async () => {
-  const plan = samplePlan();
-  const scale = simulatedScale(plan, seededRandom(5));
-  const read = (under: 'front' | 'rear', rider: boolean) => scale.read({ under, rider });
-  const readings = {
-    aloneFrontG: await read('front', false),
-    aloneRearG: await read('rear', false),
-    riderFrontG: await read('front', true),
-    riderRearG: await read('rear', true),
-  };
-  const weighed = { ...plan, bike: { ...plan.bike!, readings } };
-  expect(readingDoubts(weighed.bike, plan.rider.massG)).toEqual([]);
-  const [before, after] = [factsOf(plan).handling, factsOf(weighed).handling];
-  expect(after.weighed).toEqual({ bike: true, rider: true });
-  expect(after.centreErrorMm).toBeLessThan(before.centreErrorMm / 4);
-  // The made-up truth: bike 35 mm further back, rider 30 mm further forward.
-  const truth = (30 * 75_000 - 35 * 13_000) / 88_000;
-  expect(after.centre.x - before.centre.x).toBeCloseTo(truth, -1);
 });
 
 test('readings that cannot be of this bike and rider are said to be so', () => {

@@ -271,3 +271,22 @@ test('a guessed form of a large thing keeps out of small bags', () => {
   const tent = sampleThing('tent', { form: guessForm('box', 4000), volumeMl: 4000 });
   expect(obstacleFor(tent, spot('stem'))).not.toBeNull();
 });
+
+test('a fork bag carries what the weaker of bag and mount allows; where neither is known, little', () => {
+  const limitOf = (bagG: number | null, mountG: number | null | undefined) => {
+    const plan = samplePlan({
+      bags: [sampleBag('f', 'fork bag', { statedMl: 4000 }, { side: 'left', limitG: bagG })],
+    });
+    const mounts =
+      mountG === undefined
+        ? []
+        : [{ place: 'left fork leg' as const, bolts: 3, lowestMm: 130, limitG: mountG }];
+    return factsOf({ ...plan, bike: { ...plan.bike!, build: { ...plan.bike!.build, mounts } } }).bags[0]!;
+  };
+  expect(limitOf(2500, 1500)).toMatchObject({ limitG: 1500, limitAssumed: false });
+  expect(limitOf(2000, 3000)).toMatchObject({ limitG: 2000, limitAssumed: false });
+  expect(limitOf(null, 1200)).toMatchObject({ limitG: 1200, limitAssumed: false });
+  expect(limitOf(2500, undefined)).toMatchObject({ limitG: 2500, limitAssumed: false });
+  // 400 g a litre.
+  expect(limitOf(null, null)).toMatchObject({ limitG: 1600, limitAssumed: true });
+});
