@@ -109,11 +109,14 @@ export const sidePoints = (differenceG: number): number => {
  */
 export const TAIL_CAUTION_KGM = 0.6;
 const TAIL_OVER_POINTS = 60;
-const TAIL_FREE_KGM = 0.95 * TAIL_CAUTION_KGM;
+export const TAIL_FREE_KGM = 0.95 * TAIL_CAUTION_KGM;
 /** The price starts a little below the caution, so that the loader does not stop right at its edge. */
 export const tailPoints = (momentKgM: number): number =>
   momentKgM > TAIL_FREE_KGM ? TAIL_OVER_POINTS * (momentKgM - TAIL_FREE_KGM) : 0;
-/** Each per cent that the front's share of bike and load moves away from the bare bike's. */
+/**
+ * Each per cent of bike and kit that lies on another wheel than in the bare bike's share. Measured against all that
+ * might be loaded, not what is: so every term is linear in the assignment, and an integer programme can judge it.
+ */
 export const SHARE_POINTS = 0.8;
 
 /** The terms that depend on one thing and one compartment only, weighted, in points. */

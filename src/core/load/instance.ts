@@ -41,6 +41,8 @@ export interface Instance {
   baseG: number;
   baseFrontG: number;
   bareFrontShare: number;
+  /** Bike, empty bags and everything that might be loaded: what shifted mass is a share of. */
+  wholeG: number;
   /** n·m: points of putting thing i in compartment j, all linear terms weighted. */
   points: Float64Array;
   /** n·m: 1 where nothing forbids it for good. */
@@ -123,6 +125,7 @@ export function compileInstance(plan: Plan): Instance {
     baseG,
     baseFrontG,
     bareFrontShare: facts.handling.bareFrontShare,
+    wholeG: baseG + things.reduce((sum, thing) => sum + thingMassG(thing), 0),
     points,
     allowed,
     start,

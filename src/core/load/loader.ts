@@ -3,11 +3,12 @@ import type { Edit, Move } from '@/core/plan/edit';
 import type { Plan } from '@/core/plan/plan';
 import { factsOf } from '@/core/plan/facts';
 import { seededRandom } from '@/core/random';
+import { lowerBound } from './bound';
 import { linearPoints, TERMS, type Term } from './costs';
 import { explainLoad, type Reason } from './explain';
 import { compileInstance, type Instance } from './instance';
 import { brokenRules, objectiveOf } from './objective';
-import { DEFAULT_MOVES, searchLoad, type SearchProgress } from './search';
+import { searchLoad, type SearchProgress } from './search';
 import { neededMl } from './volume';
 
 export interface LoadOptions {
@@ -23,12 +24,16 @@ export interface LoadProposal {
   objective: number;
   /** The objective of the load as it was. */
   before: number;
+  /** No load that keeps the hard rules is better than this; what is pinned may break them and go below. */
+  bound: number;
   terms: Record<Term, number>;
   reasons: Reason[];
   /** Cheapest set found to leave behind so that the rest fits; empty when all fits. */
   leave: { thingId: string; name: string; massG: number; volumeMl: number }[];
   /** Things that move, of those placed. */
   moved: number;
+  /** Each move by name: where from, where to; null is the floor. In the order of the kit. */
+  moves: { thingId: string; name: string; from: string | null; to: string | null }[];
 }
 
 /** Why nothing can be loaded, in a sentence. */
@@ -47,7 +52,7 @@ export function cannotLoad(plan: Plan): string | null {
  */
 export function* loader(plan: Plan, options: LoadOptions = {}): Generator<SearchProgress, LoadProposal> {
   const instance = compileInstance(plan);
-  const where = yield* searchLoad(instance, seededRandom(options.seed ?? 1), options.moves ?? DEFAULT_MOVES);
+  const where = yield* searchLoad(instance, seededRandom(options.seed ?? 1), options.moves);
   return propose(plan, instance, where);
 }
 
@@ -84,10 +89,18 @@ function propose(plan: Plan, instance: Instance, found: Int32Array): LoadProposa
     edit: { kind: 'several', label: 'Load for me', edits: [{ kind: 'place', moves }] },
     objective: parts.total,
     before,
+    bound: Math.min(lowerBound(instance), parts.total),
     terms: termsOf(plan, instance, where),
     reasons: explainLoad(plan, instance, where),
     leave,
     moved: moves.length,
+    moves: instance.things.flatMap((thing, i) => {
+      if (where[i] === instance.start[i]) return [];
+      const spotId = (j: number) => (j < 0 ? null : instance.spots[j]!.id);
+      return [
+        { thingId: thing.id, name: thing.name, from: spotId(instance.start[i]!), to: spotId(where[i]!) },
+      ];
+    }),
   };
 }
 

@@ -97,7 +97,7 @@ export function objectiveOf(instance: Instance, where: Int32Array): ObjectivePar
     weights.balance *
     (sidePoints(leftG) +
       tailPoints(tailKgM) +
-      SHARE_POINTS * 100 * Math.abs(frontG / totalG - instance.bareFrontShare));
+      (SHARE_POINTS * 100 * Math.abs(frontG - instance.bareFrontShare * totalG)) / instance.wholeG);
   const apartPoints = weights.apart * APART_POINTS * apart;
   const tight = weights.tight * PRESS_POINTS * pressed;
   return {

@@ -1,26 +1,24 @@
 import type { Random } from '@/core/random';
+import { annealerFor } from './anneal';
 import type { Instance } from './instance';
 import { LoadState } from './state';
 
-/** Moves tried in one search. A number of moves, not of seconds, so that a seed gives the same load anywhere. */
-export const DEFAULT_MOVES = 500_000;
 /**
- * One annealing each, from different starts; the best result is taken. Heat in points: from about half of leaving
- * a nice thing, or all of it, to far below any difference shown. Price of a millilitre that does not fit, in
- * points: at first cheap enough to squeeze through. The first is made for kits that just fit, the second for
- * kits of which much must stay behind (measured on the demo and on random kits of 60 to 120 things).
+ * Moves tried in one search: a number of moves, not of seconds, so that a seed gives the same load anywhere. About
+ * 0.8 s of one thread for 40 to 120 things (measured; `npm run bench:load`).
  */
-const ANNEALINGS = [
-  { hot: 15, cold: 0.2, firstPrice: 0.01, lastPrice: 2 },
-  { hot: 60, cold: 0.02, firstPrice: 0.03, lastPrice: 30 },
-] as const;
-/** One repacking of a few bags for so many moves of annealing; it takes about as long as fifty of them. */
-const MOVES_PER_REPACKING = 60;
-/** Shares of the moves that swap two things, and that take one out; the rest move one. */
-const SWAPS = 0.4;
-const DROPS = 0.04;
-/** Moves between two reports of progress. */
-const CHUNK = 8192;
+export const defaultMoves = (things: number): number => 1_900_000 + 12_000 * things;
+/**
+ * Heats of the annealings that follow one another, in points, each from the best so far: cool ones put right what
+ * lies nearly well, hot ones choose anew what is left behind. All end far below any difference shown.
+ */
+const HOTS = [15, 3, 60] as const;
+const COLD = 0.1;
+const MOVES_PER_ANNEALING = 80_000;
+/** A short search has as many annealings as this all the same, each shorter. */
+const LEAST_ANNEALINGS = 12;
+/** One repacking of a few bags for so many moves of annealing, at the end. */
+const MOVES_PER_REPACKING = 12_000;
 
 export interface SearchProgress {
   /** 0 to 1. */
@@ -30,11 +28,12 @@ export interface SearchProgress {
 }
 
 /**
- * Looks for the assignment of least objective that keeps every hard rule: a greedy start, simulated annealing
- * over moves and swaps (Kirkpatrick et al. 1983), then descent until no single move or swap helps.
- * Only assignments that keep every hard rule are ever taken for the best, so whatever is best so far may be ridden.
+ * Looks for the assignment of least objective that keeps every hard rule: a greedy start, then annealings that each
+ * begin from the best so far (Kirkpatrick et al. 1983; cycled as by Möbius et al. 1997), then repacking a few bags
+ * at a time, then descent until no single move or swap helps. Only assignments that keep every hard rule are ever
+ * taken for the best, so whatever is best so far may be ridden; the first one is there before the first report.
  *
- * A generator, so that a caller can show progress, stop, or give the thread to others between chunks.
+ * A generator, so that a caller can show progress, stop, or give the thread to others between annealings.
  *
  * @param random seeded source; the same seed and number of moves give the same load
  * @returns where each thing goes: compartment index, or −1 for the floor
@@ -42,66 +41,62 @@ export interface SearchProgress {
 export function* searchLoad(
   instance: Instance,
   random: Random,
-  moves: number = DEFAULT_MOVES,
+  moves: number = defaultMoves(instance.n),
 ): Generator<SearchProgress, Int32Array> {
-  let best: Int32Array | null = null;
-  let bestTotal = Infinity;
   const free = Array.from({ length: instance.n }, (_, i) => i).filter((i) => !instance.fixed[i]);
   const options = free.map((i) =>
     Int32Array.from(
       Array.from({ length: instance.m }, (_, j) => j).filter((j) => instance.allowed[i * instance.m + j]),
     ),
   );
-  const done = (round: number, share: number): number => (round + share) / ANNEALINGS.length;
+  const state = new LoadState(instance);
   // What the rider pinned may itself not close; then no load does, and that much over is nobody's fault.
-  const pinnedOverMl = new LoadState(instance).overMl + 1e-6;
-  const keep = (state: LoadState) => {
-    if (state.overMl <= pinnedOverMl && state.total < bestTotal - 1e-9) {
-      bestTotal = state.total;
-      best = state.where.slice();
-    }
+  const pinnedOverMl = state.overMl + 1e-6;
+  let best = state.where.slice();
+  let bestTotal = Infinity;
+  const keep = () => {
+    if (state.overMl > pinnedOverMl || state.total >= bestTotal - 1e-9) return;
+    bestTotal = state.total;
+    best = state.where.slice();
   };
 
-  // The starts are drawn first, so that they are the same however long the search goes on from them.
-  const starts = ANNEALINGS.map((_, round) => greedyOrder(instance, free, round, random));
-  for (const [round, order] of starts.entries()) {
-    const state = new LoadState(instance);
-    greedy(instance, state, order);
-    descend(state, free, options);
-    keep(state);
-    const budget = free.length === 0 || instance.m === 0 ? 0 : Math.floor(moves / ANNEALINGS.length);
-    const { hot, cold, firstPrice, lastPrice } = ANNEALINGS[round]!;
-    const cooling = Math.pow(cold / hot, 1 / Math.max(1, budget));
-    const dearer = Math.pow(lastPrice / firstPrice, 1 / Math.max(1, budget));
-    let heat = hot;
-    let price = firstPrice;
-    for (let move = 0; move < budget; move += 1) {
-      anneal(state, free, options, heat, price, random);
-      heat *= cooling;
-      price *= dearer;
-      keep(state);
-      if (move % CHUNK === CHUNK - 1) yield { done: done(round, (move / budget) * 0.6), best: bestTotal };
+  greedy(instance, state, greedyOrder(instance, free));
+  descend(state, free, options);
+  keep();
+  yield { done: 0, best: bestTotal };
+  if (free.length === 0 || instance.m === 0) return best;
+
+  const annealer = annealerFor(instance, free, pinnedOverMl, random);
+  const perRound = Math.min(MOVES_PER_ANNEALING, Math.ceil(moves / LEAST_ANNEALINGS));
+  const rounds = moves > 0 ? Math.floor(moves / perRound) : 0;
+  for (let round = 0; round < rounds; round += 1) {
+    annealer.start(best);
+    annealer.run({ hot: HOTS[round % HOTS.length]!, cold: COLD }, perRound);
+    const found = annealer.best();
+    if (found) {
+      restore(state, free, found);
+      keep();
     }
-    close(instance, state, free);
-    const repackings = Math.floor(budget / MOVES_PER_REPACKING);
-    for (let repacking = 0; repacking < repackings; repacking += 1) {
-      repack(instance, state, free, options, random);
-      keep(state);
-      if (repacking % 256 === 255)
-        yield { done: done(round, 0.6 + 0.4 * (repacking / repackings)), best: bestTotal };
-    }
-    descend(state, free, options);
-    keep(state);
-    yield { done: done(round, 1), best: bestTotal };
+    yield { done: (0.9 * (round + 1)) / rounds, best: bestTotal };
   }
-  return best ?? new LoadState(instance).where;
+  restore(state, free, best);
+  const repackings = Math.floor(moves / MOVES_PER_REPACKING);
+  for (let repacking = 0; repacking < repackings; repacking += 1) {
+    repack(instance, state, free, options, random);
+    if (repacking % 64 === 63)
+      yield { done: 0.9 + 0.1 * (repacking / repackings), best: Math.min(bestTotal, state.total) };
+  }
+  descend(state, free, options);
+  keep();
+  yield { done: 1, best: bestTotal };
+  return best;
 }
 
-/** Things by need and size, the largest first; rounds after the first shuffle the sizes a little. */
-function greedyOrder(instance: Instance, free: readonly number[], round: number, random: Random): number[] {
-  const size = new Map(free.map((i) => [i, instance.needMl[i]! * (round === 0 ? 1 : 0.6 + 0.8 * random())]));
-  return [...free].sort((a, b) => instance.leave[b]! - instance.leave[a]! || size.get(b)! - size.get(a)!);
-}
+/** Things by need and size, the largest first. */
+const greedyOrder = (instance: Instance, free: readonly number[]): number[] =>
+  [...free].sort(
+    (a, b) => instance.leave[b]! - instance.leave[a]! || instance.needMl[b]! - instance.needMl[a]!,
+  );
 
 /** Puts things, in the given order, where they cost least. */
 function greedy(instance: Instance, state: LoadState, order: readonly number[]): void {
@@ -121,69 +116,10 @@ function greedy(instance: Instance, state: LoadState, order: readonly number[]):
   }
 }
 
-/**
- * One random move, to another compartment, to the floor, or a swap; kept by the Metropolis rule. Compartments may
- * be overfull on the way, at a price a litre: in bags that are nearly full almost every good load can only be
- * reached through one that does not close.
- */
-function anneal(
-  state: LoadState,
-  free: readonly number[],
-  options: readonly Int32Array[],
-  heat: number,
-  price: number,
-  random: Random,
-): void {
-  const a = Math.floor(random() * free.length);
-  const i = free[a]!;
-  const choices = options[a]!;
-  const from = state.where[i]!;
-  const before = state.total + price * state.overMl;
-  const accept = (): boolean => {
-    const rise = state.total + price * state.overMl - before;
-    return rise <= 0 || random() < Math.exp(-rise / heat);
-  };
-
-  const kind = random();
-  if (kind < SWAPS) {
-    const k = free[Math.floor(random() * free.length)]!;
-    const other = state.where[k]!;
-    if (other === from) return;
-    state.put(k, -1);
-    state.put(i, -1);
-    let fits = state.mayPut(i, other);
-    if (fits) {
-      state.put(i, other);
-      fits = state.mayPut(k, from);
-      if (fits) {
-        state.put(k, from);
-        if (accept()) return;
-        state.put(k, -1);
-      }
-      state.put(i, -1);
-    }
-    state.put(i, from);
-    state.put(k, other);
-    return;
-  }
-  const to = kind > 1 - DROPS || choices.length === 0 ? -1 : choices[Math.floor(random() * choices.length)]!;
-  if (to === from || !state.mayPut(i, to)) return;
-  state.put(i, to);
-  if (!accept()) state.put(i, from);
-}
-
-/** Takes out what is needed least, and among that what frees most, until every compartment closes. */
-function close(instance: Instance, state: LoadState, free: readonly number[]): void {
-  const byLoss = [...free].sort(
-    (a, b) => instance.leave[a]! - instance.leave[b]! || instance.needMl[b]! - instance.needMl[a]!,
-  );
-  for (const i of byLoss) {
-    if (state.overMl < 1e-6) return;
-    const j = state.where[i]!;
-    const before = state.overMl;
-    state.put(i, -1);
-    if (state.overMl >= before) state.put(i, j);
-  }
+/** Sets a state to an assignment. */
+function restore(state: LoadState, free: readonly number[], where: Int32Array): void {
+  for (const i of free) state.put(i, -1);
+  for (const i of free) state.put(i, where[i]!);
 }
 
 /**

@@ -149,7 +149,7 @@ export class LoadState {
 
   private balance(): number {
     const { instance } = this;
-    const shift = this.frontG / this.loadG - instance.bareFrontShare;
+    const shift = (this.frontG - instance.bareFrontShare * this.loadG) / instance.wholeG;
     return (
       this.balanceWeight *
       (sidePoints(this.leftG) + tailPoints(this.tailKgM) + SHARE_POINTS * 100 * (shift < 0 ? -shift : shift))

@@ -79,29 +79,90 @@ function Outcome({ proposal, onClose }: { proposal: LoadProposal; onClose: () =>
             Leave {open.length === 1 ? 'it' : 'them'} at home
           </Button>
         )}
-        <details className={styles.terms}>
-          <summary>What it weighed</summary>
-          <dl>
-            {TERMS.map((term) => (
-              <div key={term}>
-                <dt>{term}</dt>
-                <dd>{proposal.terms[term].toFixed(1)}</dd>
-              </div>
-            ))}
-            <div>
-              <dt>sum, lower is better</dt>
-              <dd>{proposal.objective.toFixed(1)}</dd>
-            </div>
-            <div>
-              <dt>before</dt>
-              <dd>{proposal.before.toFixed(1)}</dd>
-            </div>
-          </dl>
-        </details>
+        <Weighed proposal={proposal} />
+        {proposal.moves.length > 0 && <Moves proposal={proposal} />}
         <Button size="compact-sm" variant="subtle" onClick={onClose}>
           Close
         </Button>
       </div>
     </div>
+  );
+}
+
+function Weighed({ proposal }: { proposal: LoadProposal }) {
+  const { objective, bound, before, terms } = proposal;
+  return (
+    <details className={styles.terms}>
+      <summary>What it weighed</summary>
+      <dl>
+        {TERMS.map((term) => (
+          <div key={term}>
+            <dt>{term}</dt>
+            <dd>{terms[term].toFixed(1)}</dd>
+          </div>
+        ))}
+        <div>
+          <dt>sum, lower is better</dt>
+          <dd>{objective.toFixed(1)}</dd>
+        </div>
+        <div>
+          <dt>before</dt>
+          <dd>{before.toFixed(1)}</dd>
+        </div>
+        <div>
+          <dt>at most from the best possible</dt>
+          <dd>{(objective - bound).toFixed(1)}</dd>
+        </div>
+      </dl>
+    </details>
+  );
+}
+
+/** Each move with its reason and what the next best place would cost; any of them can be put back. */
+function Moves({ proposal }: { proposal: LoadProposal }) {
+  const { evaluation, store } = useBoard();
+  const spotName = (id: string | null) =>
+    evaluation.spots.find((spot) => spot.id === id)?.name ?? 'the floor';
+  const reasons = new Map(proposal.reasons.map((reason) => [reason.thingId, reason]));
+  // What was moved on since, by the rider, is no longer the loader's to put back.
+  const open = proposal.moves.filter(
+    ({ thingId, to }) => (evaluation.compartmentOf.get(thingId) ?? null) === to,
+  );
+  return (
+    <details className={styles.moves}>
+      <summary>Its moves, one by one</summary>
+      <ul>
+        {open.map(({ thingId, name, from, to }) => {
+          const reason = reasons.get(thingId);
+          return (
+            <li key={thingId}>
+              <span>
+                <strong>{name}</strong>: {spotName(from)} → {spotName(to)}
+                {reason && <span className="quiet"> ({reason.because}</span>}
+                {reason?.secondBest && (
+                  <span className="quiet">
+                    ; in {spotName(reason.secondBest.compartmentId)} it would cost{' '}
+                    {reason.secondBest.extraPoints.toFixed(1)} points more
+                  </span>
+                )}
+                {reason && <span className="quiet">)</span>}
+              </span>
+              <Button
+                size="compact-xs"
+                variant="default"
+                onClick={() =>
+                  store.edit({
+                    kind: 'place',
+                    moves: [{ thingId, to: from === null ? 'floor' : { compartmentId: from } }],
+                  })
+                }
+              >
+                Put back<span className="visually-hidden"> {name}</span>
+              </Button>
+            </li>
+          );
+        })}
+      </ul>
+    </details>
   );
 }

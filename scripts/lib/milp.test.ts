@@ -1,0 +1,54 @@
+import loadHighs from 'highs';
+import { DEMO_BAGS } from '@/core/demo/bags';
+import { compileInstance } from '@/core/load/instance';
+import { brokenRules, objectiveOf } from '@/core/load/objective';
+import { searchLoad } from '@/core/load/search';
+import { randomThings, samplePlan } from '@/core/plan/samples';
+import { seededRandom } from '@/core/random';
+import { milpText } from './milp';
+
+test('the programme handed to the solver is the search’s own problem: its optimum is the least of all assignments', async () => {
+  const highs = await loadHighs();
+  for (let seed = 1; seed <= 6; seed += 1) {
+    const things = randomThings(seededRandom(seed), 6).map((thing) => ({
+      ...thing,
+      volumeMl: thing.volumeMl * 2,
+    }));
+    const bags = [0, 6, 9].map((k) => {
+      const bag = DEMO_BAGS[k]!;
+      return { ...bag, compartments: [{ ...bag.compartments[0]!, statedMl: 700 * seed }] };
+    });
+    const instance = compileInstance(samplePlan({ bags, things }));
+    const where = new Int32Array(instance.n).fill(-1);
+    let least = Infinity;
+    const walk = (i: number): void => {
+      if (i === instance.n) {
+        if (brokenRules(instance, where).length === 0)
+          least = Math.min(least, objectiveOf(instance, where).total);
+        return;
+      }
+      for (let j = -1; j < instance.m; j += 1) {
+        where[i] = j;
+        walk(i + 1);
+      }
+    };
+    walk(0);
+    const solved = highs.solve(milpText(instance), { output_flag: false });
+    expect(solved.Status).toBe('Optimal');
+    expect(solved.ObjectiveValue).toBeCloseTo(least, 4);
+  }
+});
+
+test('on a kit of thirty, which the solver finishes, the search comes within one per cent of its optimum', async () => {
+  const highs = await loadHighs();
+  const instance = compileInstance(
+    samplePlan({ bags: DEMO_BAGS.slice(0, 5), things: randomThings(seededRandom(2), 20) }),
+  );
+  const solved = highs.solve(milpText(instance), { output_flag: false, time_limit: 60 });
+  const run = searchLoad(instance, seededRandom(1));
+  let step = run.next();
+  while (!step.done) step = run.next();
+  const ours = objectiveOf(instance, step.value).total;
+  if (solved.Status === 'Optimal') expect(ours).toBeGreaterThanOrEqual(solved.ObjectiveValue - 1e-4);
+  expect(ours).toBeLessThanOrEqual(solved.ObjectiveValue * 1.01);
+});

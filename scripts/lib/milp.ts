@@ -1,0 +1,198 @@
+import { SYSTEMS } from '@/core/kit/thing';
+import {
+  APART_POINTS,
+  PRESS_POINTS,
+  SHARE_POINTS,
+  sidePoints,
+  SPREAD_POINTS,
+  SIDE_FREE_G,
+  tailPoints,
+  TAIL_FREE_KGM,
+} from '@/core/load/costs';
+import type { Instance } from '@/core/load/instance';
+
+/**
+ * The load problem as a mixed-integer linear programme in LP format: the same objective and the same hard rules as
+ * the search's, for a general solver to judge it by. `x_i_j` puts thing i in compartment j.
+ */
+export function milpText(instance: Instance): string {
+  const { n, m, b, weights } = instance;
+  const terms: string[] = [];
+  const rows: string[] = [];
+  const binaries: string[] = [];
+  const free: string[] = [];
+  let constant = 0;
+  const number = (value: number) => (value < 0 ? `- ${-value}` : `+ ${value}`);
+  const cost = (value: number, name: string) => value !== 0 && terms.push(`${number(value)} ${name}`);
+  const row = (parts: readonly [number, string][], sense: '<=' | '>=' | '=', right: number) => {
+    const left = parts.filter(([value]) => value !== 0).map(([value, name]) => `${number(value)} ${name}`);
+    // Long rows are broken: some readers of the format have a limit to a line.
+    if (left.length > 0) rows.push(` r${rows.length}: ${wrapped(left)} ${sense} ${right}`);
+  };
+  const x = (i: number, j: number) => `x_${i}_${j}`;
+  const may = (i: number, j: number) =>
+    instance.fixed[i] ? instance.start[i] === j : instance.allowed[i * m + j] === 1;
+  const cells: [number, number][] = [];
+  for (let i = 0; i < n; i += 1) for (let j = 0; j < m; j += 1) if (may(i, j)) cells.push([i, j]);
+  const byThing = (i: number) => cells.filter(([k]) => k === i);
+  const byBag = (of: (j: number) => boolean, value: (i: number, j: number) => number) =>
+    cells.filter(([, j]) => of(j)).map(([i, j]): [number, string] => [value(i, j), x(i, j)]);
+
+  for (const [i, j] of cells) {
+    cost(instance.points[i * m + j]! - instance.leave[i]!, x(i, j));
+    binaries.push(x(i, j));
+  }
+  for (let i = 0; i < n; i += 1) {
+    constant += instance.leave[i]!;
+    row(
+      byThing(i).map(([, j]) => [1, x(i, j)]),
+      instance.fixed[i] ? '=' : '<=',
+      1,
+    );
+  }
+  for (let j = 0; j < m; j += 1) {
+    row(
+      byBag(
+        (k) => k === j,
+        (i) => instance.needMl[i]!,
+      ),
+      '<=',
+      instance.capacityMl[j]!,
+    );
+    if (instance.limitG[j] !== Infinity)
+      row(
+        byBag(
+          (k) => k === j,
+          (i) => instance.massG[i]!,
+        ),
+        '<=',
+        instance.limitG[j]!,
+      );
+    // Litres pressed beyond comfort.
+    cost((weights.tight * PRESS_POINTS) / 1, `press_${j}`);
+    row(
+      [
+        [1, `press_${j}`],
+        ...byBag(
+          (k) => k === j,
+          (i) => -instance.comfortMl[i]! / 1000,
+        ),
+      ],
+      '>=',
+      -instance.capacityMl[j]! / 1000,
+    );
+  }
+  for (let k = 0; k < b; k += 1)
+    if (instance.bagLimitG[k] !== Infinity)
+      row(
+        byBag(
+          (j) => instance.bagOf[j] === k,
+          (i) => instance.massG[i]!,
+        ),
+        '<=',
+        instance.bagLimitG[k]!,
+      );
+  row(
+    byBag(
+      (j) => instance.onBody[j] === 1,
+      (i) => instance.massG[i]!,
+    ),
+    '<=',
+    instance.bodyLimitG,
+  );
+
+  // Which systems are in which compartments; how many further ones each is spread over.
+  SYSTEMS.forEach((_, s) => {
+    const own = cells.filter(([i]) => instance.system[i] === s);
+    if (own.length === 0) return;
+    const places = [...new Set(own.map(([, j]) => j))];
+    for (const j of places) {
+      binaries.push(`y_${s}_${j}`);
+      cost(weights.together * SPREAD_POINTS, `y_${s}_${j}`);
+      for (const [i, k] of own)
+        if (k === j)
+          row(
+            [
+              [1, x(i, j)],
+              [-1, `y_${s}_${j}`],
+            ],
+            '<=',
+            0,
+          );
+    }
+    binaries.push(`u_${s}`);
+    cost(-weights.together * SPREAD_POINTS, `u_${s}`);
+    row([[1, `u_${s}`], ...places.map((j): [number, string] => [-1, `y_${s}_${j}`])], '<=', 0);
+    SYSTEMS.forEach((__, t) => {
+      if (t <= s || !((instance.apart[s]! >> t) & 1)) return;
+      for (const j of places) {
+        if (!cells.some(([i, k]) => instance.system[i] === t && k === j)) continue;
+        cost(weights.apart * APART_POINTS, `p_${s}_${t}_${j}`);
+        row(
+          [
+            [1, `p_${s}_${t}_${j}`],
+            [-1, `y_${s}_${j}`],
+            [-1, `y_${t}_${j}`],
+          ],
+          '>=',
+          -1,
+        );
+      }
+    });
+  });
+
+  // Balance: each part is convex, the greatest of a few lines.
+  const left = byBag(
+    () => true,
+    (i, j) => instance.side[j]! * instance.massG[i]!,
+  );
+  const opposite = (parts: readonly [number, string][]) =>
+    parts.map(([v, name]): [number, string] => [-v, name]);
+  const inner = sidePoints(1);
+  const outer = sidePoints(SIDE_FREE_G + 1) - sidePoints(SIDE_FREE_G);
+  const scaled = (parts: readonly [number, string][], by: number) =>
+    parts.map(([v, name]): [number, string] => [v * by, name]);
+  cost(weights.balance, 'side');
+  for (const parts of [left, opposite(left)]) {
+    row([[1, 'side'], ...scaled(parts, -inner)], '>=', 0);
+    row([[1, 'side'], ...scaled(parts, -outer)], '>=', sidePoints(SIDE_FREE_G) - outer * SIDE_FREE_G);
+  }
+  const slope = tailPoints(TAIL_FREE_KGM + 1);
+  cost(weights.balance, 'tail');
+  row(
+    [
+      [1, 'tail'],
+      ...byBag(
+        () => true,
+        (i, j) => (-slope * instance.tailM[j]! * instance.massG[i]!) / 1000,
+      ),
+    ],
+    '>=',
+    slope * (instance.baseTailKgM - TAIL_FREE_KGM),
+  );
+  const shift = byBag(
+    (j) => !instance.onBody[j],
+    (i, j) => (instance.frontShare[j]! - instance.bareFrontShare) * instance.massG[i]!,
+  );
+  const baseShift = instance.baseFrontG - instance.bareFrontShare * instance.baseG;
+  const perG = (SHARE_POINTS * 100) / instance.wholeG;
+  cost(weights.balance, 'share');
+  row([[1, 'share'], ...scaled(shift, -perG)], '>=', perG * baseShift);
+  row([[1, 'share'], ...scaled(shift, perG)], '>=', -perG * baseShift);
+
+  return [
+    'Minimize',
+    ` obj: ${wrapped(terms)} + ${constant} one`,
+    'Subject To',
+    ...rows,
+    ' fixedone: one = 1',
+    ...(free.length ? ['Bounds', ...free] : []),
+    'Binary',
+    ...binaries.map((name) => ` ${name}`),
+    'End',
+    '',
+  ].join('\n');
+}
+
+const wrapped = (parts: readonly string[]): string =>
+  parts.map((part, i) => (i > 0 && i % 8 === 0 ? `\n  ${part}` : part)).join(' ');
