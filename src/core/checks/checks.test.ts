@@ -321,6 +321,87 @@ const troubles: { check: string; plan: Plan; severity: Finding['severity']; says
       mends: false,
     },
     {
+      check: 'companions',
+      plan: loaded(
+        samplePlan({
+          bags: [sampleBag('frame', 'frame bag'), sampleBag('can', 'down tube')],
+          things: [
+            sampleThing('chain oil', { system: 'tools', massG: 60, volumeMl: 60 }),
+            sampleThing('bread', { system: 'food', massG: 300, volumeMl: 900 }),
+          ],
+        }),
+        { 'chain oil': 'frame-main', bread: 'frame-main' },
+      ),
+      severity: 'note',
+      says: /chain oil with food in frame: oil on food/,
+      mends: true,
+    },
+    {
+      check: 'handling',
+      plan: loaded(
+        samplePlan({
+          bags: [sampleBag('roll', 'bar roll'), sampleBag('pouch', 'bar bag')],
+          things: [sampleThing('tent', { massG: 3500 }), sampleThing('food', { massG: 2500 })],
+        }),
+        { tent: 'roll-main', food: 'pouch-main' },
+      ),
+      severity: 'look',
+      says: /turns \d\.\d times as heavily as the bare bike/,
+      mends: false,
+    },
+    {
+      check: 'handling',
+      plan: loaded(
+        samplePlan({
+          bags: [sampleBag('left', 'pannier'), sampleBag('right', 'pannier', {}, { side: 'right' })],
+          things: [sampleThing('tent', { massG: 4500 }), sampleThing('food', { massG: 4500 })],
+        }),
+        { tent: 'left-main', food: 'right-main' },
+      ),
+      severity: 'look',
+      says: /Most of the load is behind/,
+      mends: false,
+    },
+    {
+      check: 'closing',
+      plan: loaded(
+        samplePlan({
+          bags: [sampleBag('roll', 'bar roll', { statedMl: 1000 })],
+          things: [sampleThing('quilt', { volumeMl: 900, form: { kind: 'soft', looseMl: 2000 } })],
+        }),
+        { quilt: 'roll-main' },
+      ),
+      severity: 'note',
+      says: /closes only with its soft things pressed to 50 %/,
+      mends: false,
+    },
+    {
+      check: 'closing',
+      plan: loaded(
+        samplePlan({
+          bags: [sampleBag('seat', 'seat pack', { statedMl: 8000 })],
+          things: [sampleThing('shirt')],
+        }),
+        { shirt: 'seat-main' },
+      ),
+      severity: 'note',
+      says: /seat is only 13 % full/,
+      mends: false,
+    },
+    {
+      check: 'scented',
+      plan: loaded(
+        samplePlan({
+          bags: [sampleBag('a', 'stem bag'), sampleBag('b', 'bar roll'), sampleBag('c', 'seat pack')],
+          things: ['bars', 'rice', 'nuts'].map((name) => sampleThing(name, { system: 'food' })),
+        }),
+        { bars: 'a-main', rice: 'b-main', nuts: 'c-main' },
+      ),
+      severity: 'note',
+      says: /Food is in 3 bags: a, b and c/,
+      mends: false,
+    },
+    {
       check: 'nothing there yet',
       plan: samplePlan({ bike: null }),
       severity: 'look',

@@ -2,8 +2,11 @@ import { assumedLimits } from './assumedLimits';
 import { bareStart } from './bareStart';
 import { bottleSpace } from './bottles';
 import { clearView } from './clearView';
+import { closing } from './closing';
+import { companions } from './companions';
 import type { Check } from './finding';
 import { geometryDoubt } from './geometryDoubt';
+import { handling } from './handling';
 import { leftBehind } from './leftBehind';
 import { mounting } from './mounting';
 import { noLight, noRepair, nothingWarm, noWater } from './missing';
@@ -12,6 +15,7 @@ import { outOfReach } from './outOfReach';
 import { overMass } from './overMass';
 import { outsideUntied } from './outside';
 import { overVolume } from './overVolume';
+import { scented } from './scented';
 import { sideImbalance } from './sideImbalance';
 import { statedLitres } from './statedLitres';
 import { tailHeavy } from './tailHeavy';
@@ -35,7 +39,11 @@ export const CHECKS: readonly Check[] = [
   leftBehind,
   sideImbalance,
   tailHeavy,
+  handling,
   outOfReach,
+  companions,
+  closing,
+  scented,
   mounting,
   clearView,
   outsideUntied,

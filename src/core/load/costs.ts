@@ -108,7 +108,7 @@ export const sidePoints = (differenceG: number): number => {
  * rider's own shakedown replaces, not a limit), and points for each kg·m beyond.
  */
 export const TAIL_CAUTION_KGM = 0.6;
-const TAIL_OVER_POINTS = 60;
+const TAIL_OVER_POINTS = 160;
 export const TAIL_FREE_KGM = 0.95 * TAIL_CAUTION_KGM;
 /** The price starts a little below the caution, so that the loader does not stop right at its edge. */
 export const tailPoints = (momentKgM: number): number =>
