@@ -145,3 +145,24 @@ test.describe('on a phone', () => {
     await saved(page);
   });
 });
+
+test('the loader’s moves are listed with reasons, each can be put back, and the distance to the best possible stands', async ({
+  page,
+  rider,
+}) => {
+  await rider.open('load');
+  await page.getByRole('button', { name: 'Load for me' }).first().click();
+  await expect(page.getByText(/things moved/)).toBeVisible({ timeout: 30_000 });
+  await page.getByText('What it weighed').click();
+  await expect(page.getByText('at most from the best possible')).toBeVisible();
+  await page.getByText('What it weighed').click();
+  await page.getByText('Its moves, one by one').click();
+  const quilt = page.getByRole('listitem').filter({ hasText: 'Down quilt: the floor →' });
+  await expect(quilt).toContainText('(');
+  await accessible(page);
+  await quilt.getByRole('button', { name: 'Put back Down quilt' }).click();
+  await expect(quilt).toHaveCount(0);
+  await expect(page.getByText(/still on the floor: Down quilt|Still on the floor: Down quilt/)).toBeVisible();
+  await page.getByRole('button', { name: 'Undo: Down quilt to the floor' }).click();
+  await saved(page);
+});

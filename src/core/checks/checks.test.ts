@@ -341,7 +341,7 @@ const troubles: { check: string; plan: Plan; severity: Finding['severity']; says
       plan: loaded(
         samplePlan({
           bags: [sampleBag('roll', 'bar roll'), sampleBag('pouch', 'bar bag')],
-          things: [sampleThing('tent', { massG: 3500 }), sampleThing('food', { massG: 2500 })],
+          things: [sampleThing('tent', { massG: 5000 }), sampleThing('food', { massG: 5000 })],
         }),
         { tent: 'roll-main', food: 'pouch-main' },
       ),

@@ -3,7 +3,7 @@ import type { Check, Finding } from './finding';
 /** A front turned slower than this many times the bare one's inertia is felt in every bend. */
 const STEERING_LOOK = 3.5;
 /** Points of a hundred that the front's share may move before it is worth a word. */
-const SHARE_LOOK = 0.12;
+const SHARE_LOOK = 0.15;
 
 /** Steering slowed by what hangs in front, and a load that sits all in front or all behind. */
 export const handling: Check = {
