@@ -169,3 +169,46 @@ test('signing out ends the session on the server too', async ({ client, rider })
   expect((await client.delete('/api/session')).status()).toBe(200);
   expect((await client.get(`/api/trips/${rider.tripId}`)).status()).toBe(401);
 });
+
+test('set-ups over HTTP: kept, listed, refused when they are none, deleted once', async ({
+  rider,
+  plan,
+  page,
+}) => {
+  await rider.signIn(page);
+  const { request } = page;
+  const origin = new URL((await request.get('/api/health')).url()).origin;
+  const headers = { origin };
+  const setup = { id: 'a-set-up', name: 'All bags', bike: plan.bike, bags: plan.bags };
+  const post = (data: unknown) => request.post('/api/setups', { data, headers });
+  expect((await post(setup)).status()).toBe(201);
+  const { setups } = (await (await request.get('/api/setups')).json()) as { setups: unknown[] };
+  expect(setups).toEqual([setup]);
+  for (const [broken, words] of [
+    [{ ...setup, bike: null }, /bike/],
+    [{ ...setup, name: ' ' }, /name/i],
+    [{ ...setup, bags: [{ ...plan.bags[0], compartments: [] }] }, /compartment/],
+    [{ ...setup, bike: { ...plan.bike, geometry: { stackMm: 6 } } }, /stackMm.*300/],
+  ] as const) {
+    const answer = await post(broken);
+    expect(answer.status()).toBe(422);
+    expect(((await answer.json()) as { error: string }).error).toMatch(words);
+  }
+  expect((await request.delete('/api/setups/a-set-up', { headers })).status()).toBe(200);
+  expect((await request.delete('/api/setups/a-set-up', { headers })).status()).toBe(404);
+});
+
+test('the scale answers for this trip’s bike alone, and says what it was not asked rightly', async ({
+  rider,
+  page,
+}) => {
+  await rider.signIn(page);
+  const read = (query: string, trip = rider.tripId) => page.request.get(`/api/trips/${trip}/scale?${query}`);
+  const mass = async (query: string) => ((await (await read(query)).json()) as { massG: number }).massG;
+  const alone = (await mass('under=front&rider=no')) + (await mass('under=rear&rider=no'));
+  expect(Math.abs(alone - 13_400)).toBeLessThanOrEqual(150);
+  const seated = (await mass('under=front&rider=yes')) + (await mass('under=rear&rider=yes'));
+  expect(Math.abs(seated - 87_400)).toBeLessThanOrEqual(150);
+  expect((await read('under=middle&rider=no')).status()).toBe(422);
+  expect((await read('under=front&rider=no', 'none')).status()).toBe(404);
+});

@@ -3,6 +3,7 @@ import { bikeGeometrySchema, bikeSchema, DEFAULT_GEOMETRY } from '@/core/bike/bi
 import { demoPlan } from '@/core/demo/plan';
 import { solidVolumeMl } from '@/core/geometry/solid';
 import { thingSchema } from '@/core/kit/thing';
+import { applyEdit } from './apply';
 import { compartmentName, editLabel, editSchema, type Edit } from './edit';
 import { brokenReferences, emptyPlan, planSchema, tripSchema } from './plan';
 import { sampleBag, samplePlan, sampleThing } from './samples';
@@ -234,5 +235,58 @@ describe('edits in words', () => {
       kind: 'set trip',
       patch: { nights: 1 },
     });
+  });
+});
+
+describe('what an older plan did not have', () => {
+  test('a patch never brings in a default for a field it does not name', () => {
+    const parsed = editSchema.parse({ kind: 'set trip', patch: { nights: 3 } });
+    expect(parsed).toEqual({ kind: 'set trip', patch: { nights: 3 } });
+    expect(editSchema.parse({ kind: 'set rider', patch: { massG: 80_000 } })).toEqual({
+      kind: 'set rider',
+      patch: { massG: 80_000 },
+    });
+    const plan = { ...emptyPlan('Rough'), trip: { ...emptyPlan('Rough').trip, surface: 'rough' as const } };
+    const applied = applyEdit(plan, parsed);
+    expect(applied.ok && applied.value.plan.trip).toMatchObject({ nights: 3, surface: 'rough' });
+  });
+
+  test('a bike of four fields is a whole bike', () => {
+    const bike = bikeSchema.parse({
+      id: 'b',
+      name: 'B',
+      massG: 12_000,
+      massSource: 'estimate',
+      greatestTotalG: null,
+      geometry: { stackMm: 600 },
+    });
+    expect(bike).toMatchObject({ tape: null, readings: null, build: { bar: 'flat', mounts: [] } });
+    expect(bike.geometry).toEqual({ stackMm: 600 });
+  });
+
+  test.each([
+    [{ geometry: { wheelbaseMm: 100 } }, /At least 800/],
+    [
+      {
+        build: { mounts: Array.from({ length: 13 }, () => ({ place: 'down tube', bolts: 2, limitG: null })) },
+      },
+      /12 mounts/,
+    ],
+    [{ build: { mounts: [{ place: 'top of the world', bolts: 2, limitG: null }] } }, /Invalid/],
+    [{ build: { tyreMostKpa: 3 } }, /.*/],
+    [{ readings: { aloneFrontG: -1, aloneRearG: 0, riderFrontG: null, riderRearG: null } }, /.*/],
+    [{ tape: { topMm: 500 } }, /.*/],
+  ])('%j is refused', (change, words) => {
+    const parsed = bikeSchema.safeParse({
+      id: 'b',
+      name: 'B',
+      massG: 12_000,
+      massSource: 'estimate',
+      greatestTotalG: null,
+      geometry: {},
+      ...change,
+    });
+    expect(parsed.success).toBe(false);
+    expect(messageOf(parsed)).toMatch(words);
   });
 });

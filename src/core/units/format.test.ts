@@ -1,4 +1,13 @@
-import { formatLength, formatMass, formatTemperature, formatterFor, formatVolume, signed } from './format';
+import {
+  formatAngle,
+  formatLength,
+  formatMass,
+  formatPressure,
+  formatTemperature,
+  formatterFor,
+  formatVolume,
+  signed,
+} from './format';
 import { addErrors, massErrorG, volumeErrorMl } from './uncertainty';
 
 test.each([
@@ -67,4 +76,11 @@ test('standard errors by how a figure became known', () => {
   ).toEqual([250, 70, 100]);
   expect(addErrors([3, 4])).toBe(5);
   expect(addErrors([])).toBe(0);
+});
+
+test('pressures and angles', () => {
+  expect(formatPressure(211, 'metric')).toBe('2.1 bar');
+  expect(formatPressure(211, 'imperial')).toBe('31 psi');
+  expect(formatAngle(73.5, 'metric')).toBe('73.5°');
+  expect(formatAngle(74, 'metric')).toBe('74°');
 });

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { parseQuantity, readNumber } from './parse';
+import { BARE_UNIT, parseQuantity, readNumber } from './parse';
 import { formatLength, formatMass, formatTemperature, formatVolume } from './format';
 
 const value = (...input: Parameters<typeof parseQuantity>) => {
@@ -83,4 +83,33 @@ describe('readNumber', () => {
     ['', null],
     ['1e999', null],
   ])('%s', (text, number) => expect(readNumber(text)).toBe(number));
+});
+
+describe('pressures and angles', () => {
+  test.each([
+    ['2.4 bar', 'pressure', 240],
+    ['2,4', 'pressure', 240],
+    ['35 psi', 'pressure', 241.316],
+    ['180 kPa', 'pressure', 180],
+    ['73.5°', 'angle', 73.5],
+    ['68', 'angle', 68],
+    ['71 deg', 'angle', 71],
+  ] as const)('%s is read', (text, dimension, value) => {
+    const read = parseQuantity(text, dimension);
+    expect(read.ok && read.value).toBeCloseTo(value, 2);
+  });
+
+  test.each([
+    ['2.4 kg', 'pressure', /not a unit of pressure.*2\.4 bar/],
+    ['steep', 'angle', /"steep" is not an angle/],
+    ['', 'pressure', /Nothing written/],
+  ] as const)('%s is refused with an example', (text, dimension, words) => {
+    const read = parseQuantity(text, dimension);
+    expect(!read.ok && read.error).toMatch(words);
+  });
+
+  test('a bare pressure is bar, or psi for who reads imperial', () => {
+    const bar = parseQuantity('30', 'pressure', BARE_UNIT.pressure.imperial);
+    expect(bar.ok && bar.value).toBeCloseTo(206.84, 2);
+  });
 });

@@ -148,7 +148,9 @@ function parseSum(
     const match = part.exec(text);
     const number = match ? readNumber(match[1]!.replace(/,$/, '')) : null;
     if (!match || number === null)
-      return fail(`"${shorten(text)}" is not a ${dimension}. ${EXAMPLES[dimension]}`);
+      return fail(
+        `"${shorten(text)}" is not ${dimension === 'angle' ? 'an' : 'a'} ${dimension}. ${EXAMPLES[dimension]}`,
+      );
     // Only a number that stands alone may go without a unit: "1 2 g" is a slip, not three grams.
     const unit = match[2] ?? (parts === 0 && part.lastIndex === text.length ? bareUnit : '');
     const size = unit ? unitSize(dimension, unit) : null;
@@ -158,7 +160,9 @@ function parseSum(
       );
     }
     if (parts > 0 && number < 0)
-      return fail(`"${shorten(text)}" is not a ${dimension}. ${EXAMPLES[dimension]}`);
+      return fail(
+        `"${shorten(text)}" is not ${dimension === 'angle' ? 'an' : 'a'} ${dimension}. ${EXAMPLES[dimension]}`,
+      );
     total += number * size;
     parts += 1;
     position = part.lastIndex;

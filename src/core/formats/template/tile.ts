@@ -10,7 +10,7 @@ const CORNER_MM = 30;
 /** Kept free at the foot of each page for the scale bar and the page's name. */
 const FOOT_MM = 18;
 
-/** Where one tile's window stands on the drawing, in millimetres. */
+/** Where one tile's pane stands on the drawing, in millimetres. */
 export interface Tile {
   name: string;
   column: number;
@@ -30,19 +30,19 @@ export interface Tile {
 export function tilesOf(widthMm: number, heightMm: number, paper: Paper): { across: boolean; tiles: Tile[] } {
   const { widthMm: short, heightMm: long } = PAPERS[paper];
   const cover = (pageWidth: number, pageHeight: number): Tile[] => {
-    const window = { width: pageWidth - 2 * MARGIN_MM, height: pageHeight - 2 * MARGIN_MM - FOOT_MM };
+    const pane = { width: pageWidth - 2 * MARGIN_MM, height: pageHeight - 2 * MARGIN_MM - FOOT_MM };
     const count = (size: number, room: number) =>
       Math.max(1, Math.ceil((size - OVERLAP_MM) / (room - OVERLAP_MM)));
-    const [columns, rows] = [count(widthMm, window.width), count(heightMm, window.height)];
+    const [columns, rows] = [count(widthMm, pane.width), count(heightMm, pane.height)];
     return Array.from({ length: columns * rows }, (_, i): Tile => {
       const [column, row] = [i % columns, Math.floor(i / columns)];
       return {
         name: `${String.fromCharCode(65 + row)}${column + 1}`,
         column,
         row,
-        x: column * (window.width - OVERLAP_MM),
-        y: row * (window.height - OVERLAP_MM),
-        ...window,
+        x: column * (pane.width - OVERLAP_MM),
+        y: row * (pane.height - OVERLAP_MM),
+        ...pane,
       };
     });
   };
@@ -58,11 +58,11 @@ export function templatePages(template: FrameBagTemplate, paper: Paper): Page[] 
     ? { widthMm: size.heightMm, heightMm: size.widthMm }
     : { widthMm: size.widthMm, heightMm: size.heightMm };
   return tiles.map((tile): Page => {
-    const window = { x: MARGIN_MM, y: MARGIN_MM, width: tile.width, height: tile.height };
+    const pane = { x: MARGIN_MM, y: MARGIN_MM, width: tile.width, height: tile.height };
     return {
       ...page,
       groups: [
-        { clip: window, shapes: movedShapes(template.shapes, MARGIN_MM - tile.x, MARGIN_MM - tile.y) },
+        { clip: pane, shapes: movedShapes(template.shapes, MARGIN_MM - tile.x, MARGIN_MM - tile.y) },
         {
           clip: null,
           shapes: [
