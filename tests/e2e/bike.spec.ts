@@ -253,3 +253,39 @@ test.describe('on a phone', () => {
     }
   });
 });
+
+test('build, mounts and the rider’s own measures decide what is found', async ({ page, rider }) => {
+  await rider.open('bike');
+  await tab(page, 'Build and you');
+  await fill(page, 'Fork travel', '140');
+  await expect(findings(page).filter({ hasText: /Down tube can meets the front tyre/ })).toBeVisible();
+  await page.getByRole('combobox', { name: 'Fork', exact: true }).selectOption('rigid');
+  await expect(findings(page).filter({ hasText: 'Down tube can' })).toHaveCount(0);
+  await expect(page.getByRole('textbox', { name: 'Fork travel' })).toHaveCount(0);
+
+  await fill(page, 'Room between the knees', '80');
+  await expect(
+    findings(page).filter({ hasText: 'Half frame bag is 3 mm wider than your knees leave' }),
+  ).toBeVisible();
+  await fill(page, 'Room between the knees', '');
+  await expect(findings(page).filter({ hasText: 'knees' })).toHaveCount(0);
+
+  const leg = page.getByRole('group', { name: 'Mount 3' });
+  await expect(leg.getByRole('combobox', { name: 'Where' })).toHaveValue('left fork leg');
+  await leg.getByRole('textbox', { name: "Maker's greatest load" }).fill('1.2 kg');
+  await page.keyboard.press('Enter');
+  await tab(page, 'Bags');
+  await expect(page.getByRole('button', { name: /Left fork bag/ })).toContainText('carries 1.20 kg');
+  await tab(page, 'Build and you');
+  await page.getByRole('button', { name: 'Remove mount 3' }).click();
+  await expect(
+    findings(page).filter({ hasText: 'Left fork bag is bolted to a fork leg that has no mount' }),
+  ).toBeVisible();
+  await page.getByRole('combobox', { name: 'Bar', exact: true }).selectOption('drop');
+  await expect(page.getByRole('textbox', { name: 'Flare of the drops' })).toBeVisible();
+  await expect(findings(page).filter({ hasText: /Bar roll is \d+ mm too long/ })).toBeVisible();
+  await fill(page, 'Free width between levers or drops', '24 in');
+  await expect(findings(page).filter({ hasText: 'too long' })).toHaveCount(0);
+  await accessible(page);
+  await saved(page);
+});

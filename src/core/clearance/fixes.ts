@@ -148,7 +148,8 @@ function halfBag(
       ...DEFAULT_FRAME_BAG,
       dropMm,
       rearWidthMm: Math.max(20, wished),
-      frontWidthMm: Math.max(20, wished),
+      // Knees reach forward too: no wider in front than such a bag usually is.
+      frontWidthMm: Math.min(Math.max(20, wished), DEFAULT_FRAME_BAG.frontWidthMm),
     };
     const cut = frameBagCut(view, wish, build.mounts, rider.kneeGapMm - beside);
     if (!cut.ok) continue;
