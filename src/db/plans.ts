@@ -22,6 +22,7 @@ interface TripRow {
   rider_knee_gap_mm: number | null;
   rider_inseam_mm: number | null;
   rider_shoe_mm: number | null;
+  wishes: Plan['wishes'];
   bike_id: string | null;
   revision: number;
 }
@@ -44,6 +45,10 @@ interface ThingRow {
   need: Thing['need'];
   provides: Thing['provides'];
   view: Thing['view'];
+  packing: Thing['packing'];
+  stiffener: boolean;
+  hollow: Thing['hollow'];
+  inside: string | null;
 }
 
 export interface StoredPlan {
@@ -62,7 +67,7 @@ export async function readPlan(
   const trips = await client.query<TripRow>(
     `select name, to_char(start_date, 'YYYY-MM-DD') as start_date, nights, sleeping, night_minimum_c,
             day_maximum_c, rain, filling, surface, rider_mass_g, rider_knee_gap_mm, rider_inseam_mm, rider_shoe_mm,
-            bike_id, revision
+            wishes, bike_id, revision
        from trip where account_id = $1 and id = $2 ${lock ? 'for update' : ''}`,
     key,
   );
@@ -72,7 +77,7 @@ export async function readPlan(
   const bags = await readBags(client, accountId, { tripId });
   const things = await client.query<ThingRow>(
     `select thing.id, name, system, quantity, mass_g, mass_source, volume_ml, volume_source, form, water_ml, call,
-            dry, in_dry_sack, carry, need, provides, view
+            dry, in_dry_sack, carry, need, provides, view, packing, stiffener, hollow, inside
        from trip_thing join thing on thing.account_id = trip_thing.account_id and thing.id = trip_thing.thing_id
       where trip_thing.account_id = $1 and trip_thing.trip_id = $2 order by position`,
     key,
@@ -126,6 +131,10 @@ export async function readPlan(
         need: row.need,
         provides: row.provides,
         view: row.view,
+        packing: row.packing,
+        stiffener: row.stiffener,
+        hollow: row.hollow,
+        inside: row.inside,
       })),
       // Another trip may have taken a compartment off a shared bag; what lay in it is back on the floor.
       load: entries.rows
@@ -135,6 +144,7 @@ export async function readPlan(
           to: row.compartment_id === null ? 'home' : { compartmentId: row.compartment_id },
           pinned: row.pinned,
         })),
+      wishes: trip.wishes,
     },
   };
 }
@@ -149,8 +159,9 @@ export async function insertPlan(
   await saveBike(client, accountId, plan.bike);
   await client.query(
     `insert into trip (account_id, id, name, start_date, nights, sleeping, night_minimum_c, day_maximum_c, rain,
-                       filling, surface, rider_mass_g, rider_knee_gap_mm, rider_inseam_mm, rider_shoe_mm, bike_id)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16)`,
+                       filling, surface, rider_mass_g, rider_knee_gap_mm, rider_inseam_mm, rider_shoe_mm, wishes,
+                       bike_id)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17)`,
     [accountId, tripId, ...tripValues(plan)],
   );
   await saveParts(client, accountId, tripId, null, plan);
@@ -173,7 +184,7 @@ export async function updatePlan(
   const { rows } = await client.query<{ revision: number }>(
     `update trip set name = $3, start_date = $4, nights = $5, sleeping = $6, night_minimum_c = $7,
             day_maximum_c = $8, rain = $9, filling = $10, surface = $11, rider_mass_g = $12, rider_knee_gap_mm = $13,
-            rider_inseam_mm = $14, rider_shoe_mm = $15, bike_id = $16,
+            rider_inseam_mm = $14, rider_shoe_mm = $15, wishes = $16, bike_id = $17,
             revision = revision + 1, updated_at = now()
       where account_id = $1 and id = $2 returning revision`,
     [accountId, tripId, ...tripValues(after)],
@@ -184,7 +195,7 @@ export async function updatePlan(
   return rows[0]!.revision;
 }
 
-const tripValues = ({ trip, rider, bike }: Plan): unknown[] => [
+const tripValues = ({ trip, rider, bike, wishes }: Plan): unknown[] => [
   trip.name,
   trip.startDate,
   trip.nights,
@@ -198,6 +209,7 @@ const tripValues = ({ trip, rider, bike }: Plan): unknown[] => [
   rider.kneeGapMm,
   rider.inseamMm,
   rider.shoeMm,
+  JSON.stringify(wishes),
   bike?.id ?? null,
 ];
 
@@ -224,19 +236,22 @@ async function saveParts(
   if (things.length) {
     await client.query(
       `insert into thing (account_id, id, name, system, quantity, mass_g, mass_source, volume_ml, volume_source,
-                          form, water_ml, call, dry, in_dry_sack, carry, need, provides, view)
+                          form, water_ml, call, dry, in_dry_sack, carry, need, provides, view, packing,
+                          stiffener, hollow, inside)
        select $1, id, name, system, quantity, mass_g, mass_source, volume_ml, volume_source, form, water_ml, call,
-              dry, in_dry_sack, carry, need, array(select jsonb_array_elements_text(provides)), view
+              dry, in_dry_sack, carry, need, array(select jsonb_array_elements_text(provides)), view,
+              packing, stiffener, hollow, inside
          from jsonb_to_recordset($2::jsonb) as row(id text, name text, system text, quantity integer,
          mass_g double precision, mass_source text, volume_ml double precision, volume_source text, form jsonb,
          water_ml double precision, call text, dry text, in_dry_sack boolean, carry text, need text, provides jsonb,
-         view text)
+         view text, packing text, stiffener boolean, hollow jsonb, inside text)
        on conflict (account_id, id) do update set name = excluded.name, system = excluded.system,
          quantity = excluded.quantity, mass_g = excluded.mass_g, mass_source = excluded.mass_source,
          volume_ml = excluded.volume_ml, volume_source = excluded.volume_source, form = excluded.form,
          water_ml = excluded.water_ml, call = excluded.call, dry = excluded.dry,
          in_dry_sack = excluded.in_dry_sack, carry = excluded.carry, need = excluded.need,
-         provides = excluded.provides, view = excluded.view`,
+         provides = excluded.provides, view = excluded.view, packing = excluded.packing,
+         stiffener = excluded.stiffener, hollow = excluded.hollow, inside = excluded.inside`,
       [accountId, JSON.stringify(things.map(thingRow))],
     );
   }
@@ -297,6 +312,10 @@ const thingRow = (thing: Thing): ThingRow => ({
   need: thing.need,
   provides: thing.provides,
   view: thing.view,
+  packing: thing.packing,
+  stiffener: thing.stiffener,
+  hollow: thing.hollow,
+  inside: thing.inside,
 });
 
 async function touchSharers(client: Client, accountId: string, tripId: string, before: Plan, after: Plan) {

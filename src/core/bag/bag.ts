@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { isSimple } from '@/core/geometry/polygon';
-import { solidExtentsMm, solidVolumeMl, type Solid } from '@/core/geometry/solid';
+import { solidVolumeMl, type Solid } from '@/core/geometry/solid';
 import {
   idSchema,
   lengthMm,
@@ -122,13 +122,6 @@ export type Bag = z.infer<typeof bagSchema>;
  */
 export const capacityMl = (compartment: Compartment): number =>
   compartment.statedMl ?? solidVolumeMl(compartment.solid);
-
-/**
- * Inside extents, greatest first, in millimetres: of the measured solid, not of one scaled to the stated litres,
- * since a tape along the inside is what decides whether a tent pole goes in.
- */
-export const insideExtentsMm = (compartment: Compartment): [number, number, number] =>
-  solidExtentsMm(compartment.solid);
 
 /** A plausible inside shape to start from, for each form. */
 export const DEFAULT_SOLIDS: Record<Solid['kind'], Solid> = {

@@ -9,7 +9,7 @@ export const tooLong: Check = {
     facts.compartments.flatMap(({ spot, things }) =>
       things.flatMap((thing) => {
         const obstacle = sizeObstacle(thing, spot);
-        if (!obstacle || obstacle.kind === 'open to rain') return [];
+        if (!obstacle) return [];
         const word = obstacle.kind === 'too long' ? 'long' : 'thick';
         return {
           id: `too-long:${thing.id}`,

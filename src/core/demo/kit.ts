@@ -10,6 +10,9 @@ interface More {
   inDrySack?: true;
   provides?: Provides[];
   view?: Thing['view'];
+  stiffener?: true;
+  hollow?: Thing['hollow'];
+  inside?: string;
   massSource?: Thing['massSource'];
   volumeSource?: Thing['volumeSource'];
   /** For a stiff thing whose volume is not that of its measures. */
@@ -60,6 +63,10 @@ function thing(
     need: more.need ?? 'should',
     provides: more.provides ?? [],
     view: more.view ?? 'none',
+    packing: 'stuffed',
+    stiffener: more.stiffener ?? false,
+    hollow: more.hollow ?? null,
+    inside: more.inside ?? null,
   };
 }
 

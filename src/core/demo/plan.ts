@@ -26,4 +26,5 @@ export const demoPlan = (): Plan => ({
   bags: [...DEMO_BAGS],
   things: [...DEMO_THINGS],
   load: [],
+  wishes: [],
 });

@@ -1,6 +1,6 @@
 import type { Facts } from '@/core/plan/facts';
 import { RIDER_ABOVE_MM, RIDER_AHEAD_MM } from '@/core/bike/balance';
-import { STIFF, STUFFED } from '@/core/load/volume';
+import { PACKING_SHARE } from '@/core/kit/softRoom';
 import type { Formatter } from '@/core/units/format';
 
 /** What a figure rests on: formula in words, inputs, source, and what it cannot know. */
@@ -49,15 +49,15 @@ export function whyFigure(figure: Figure, facts: Facts, format: Formatter): Why 
       };
     case 'fit':
       return {
-        formula: `Soft volume pressed hard ÷ ${STUFFED} + stiff volume ÷ ${STIFF}, against the litres of each compartment.`,
+        formula: `Stiff things placed one by one without overlap + voids under 40 ml + soft volume pressed hard ÷ ${PACKING_SHARE.stuffed} (rolled ${PACKING_SHARE.rolled}, folded ${PACKING_SHARE.folded}), against the litres of each compartment.`,
         inputs: [
           ['room needed', format.volume(totals.usedMl)],
           ['room in all bags', format.volume(totals.capacityMl)],
         ],
         source:
-          'Packing efficiency of stuffed soft things; the gaps among stiff ones are an average, not measured.',
+          'Placement in the bag’s inside by its measures; packing efficiency of what is soft.',
         uncertainty:
-          'Shapes can get in each other’s way where the litres would do. Estimated volumes are ±25 %.',
+          'Stiff things are taken as boxes and cylinders along the bag’s axes; a handle or a turn may differ. Estimated volumes are ±25 %.',
       };
     case 'front':
       return {

@@ -189,7 +189,7 @@ test('a plan file of version 1 is read as what it meant', () => {
   expect(read.ok).toBe(true);
   if (!read.ok) return;
   expect(read.value).toMatchObject({
-    version: 2,
+    version: 3,
     trip: { surface: 'gravel' },
     rider: { kneeGapMm: null },
     bike: { tape: null, readings: null, build: { fork: 'suspension', mounts: [] } },

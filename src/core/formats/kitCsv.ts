@@ -243,6 +243,10 @@ function understandRow(
       ? (provides as Provides[])
       : (known?.provides ?? guessProvides(name)),
     view: clearView ?? known?.view ?? guessView(name),
+    packing: known?.packing ?? 'stuffed',
+    stiffener: known?.stiffener ?? false,
+    hollow: known?.hollow ?? null,
+    inside: known?.inside ?? null,
   };
   const checked = thingSchema.safeParse(candidate);
   if (!checked.success) {

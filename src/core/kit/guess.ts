@@ -89,5 +89,9 @@ export function newThing(id: string, name: string, massG: number | null, volumeM
     need: 'should',
     provides: guessProvides(name),
     view: guessView(name),
+    packing: 'stuffed',
+    stiffener: false,
+    hollow: null,
+    inside: null,
   };
 }

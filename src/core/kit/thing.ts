@@ -45,6 +45,16 @@ export type Provides = (typeof PROVISIONS)[number];
 /** What must be able to see it, or what it must see: a lamp ahead or behind, a satellite beacon the sky. */
 export const VIEWS = ['none', 'ahead', 'behind', 'sky'] as const;
 
+/** How soft things are put in: a school, of which stuffing is the usual one (domain). */
+export const PACKINGS = ['stuffed', 'rolled', 'folded'] as const;
+export type Packing = (typeof PACKINGS)[number];
+
+/** The inside of a thing that holds others: a pot, a helmet bag, a cup. */
+export const hollowSchema = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('cylinder'), lengthMm, diameterMm: lengthMm }),
+  z.object({ kind: z.literal('box'), lengthMm, widthMm: lengthMm, heightMm: lengthMm }),
+]);
+
 export const formSchema = z.discriminatedUnion('kind', [
   z.object({
     kind: z.literal('soft'),
@@ -78,6 +88,13 @@ export const thingSchema = z.object({
   need: z.enum(NEEDS),
   provides: z.array(z.enum(PROVISIONS)).max(PROVISIONS.length),
   view: z.enum(VIEWS).default('none').describe('Needs a clear view while riding, and which way'),
+  packing: z.enum(PACKINGS).default('stuffed').describe('How a soft thing is put in'),
+  stiffener: z
+    .boolean()
+    .default(false)
+    .describe('Lies along the lower side of its bag, to keep it from drooping'),
+  hollow: z.union([hollowSchema, z.null()]).default(null).describe('Inside measures of what holds others'),
+  inside: z.union([idSchema, z.null()]).default(null).describe('Packed inside this other thing'),
 });
 export type Thing = z.infer<typeof thingSchema>;
 

@@ -3,28 +3,40 @@ import { thingMassG } from '@/core/kit/thing';
 import type { Fix } from '@/core/checks/finding';
 import type { Facts } from '@/core/plan/facts';
 import { linearPoints } from './costs';
-import { BODY_LIMIT_G, obstacleFor } from './rules';
+import type { Fit } from '@/core/fit/fit';
+import { knownFit } from '@/core/fit/known';
+import { BODY_LIMIT_G, obstacleFor, staysDry } from './rules';
+import { companyOf, isUnwanted } from './wishes';
 import type { Spot } from './spots';
-import { neededMl } from './volume';
 
 /**
- * Compartments that can take a thing now without breaking a hard rule, the best for handling, reach and
- * dryness first.
+ * Compartments that can take a thing now without breaking a hard rule, the best for handling, reach and dryness
+ * first. How things would lie is asked last and only until enough are found, since it costs the most.
+ *
+ * @param most how many are wanted
  */
-export function roomFor(facts: Facts, thing: Thing, accepts: (spot: Spot) => boolean = () => true): Spot[] {
+export function roomFor(
+  facts: Facts,
+  thing: Thing,
+  accepts: (spot: Spot) => boolean = () => true,
+  most = 1,
+): Spot[] {
   const current = facts.compartmentOf.get(thing.id);
-  const massG = thingMassG(thing);
+  const { together, contents } = companyOf(facts, thing);
+  const massG = [thing, ...contents].reduce((sum, one) => sum + thingMassG(one), 0);
   const bodyG = facts.spots
     .filter((spot) => spot.onBody)
     .reduce((sum, spot) => sum + facts.byCompartment.get(spot.id)!.massG, 0);
-  const fits = (spot: Spot): boolean => {
-    if (spot.id === current || !accepts(spot) || obstacleFor(thing, spot)) return false;
+  const mayTake = (spot: Spot): boolean => {
+    if (spot.id === current || !accepts(spot)) return false;
+    if ([thing, ...contents].some((one) => isUnwanted(facts.plan, one.id, spot.id))) return false;
+    if (together.some((id) => (facts.compartmentOf.get(id) ?? spot.id) !== spot.id)) return false;
+    if (obstacleFor(thing, spot) || contents.some((one) => !staysDry(one, spot))) return false;
     const compartment = facts.byCompartment.get(spot.id)!;
     const bag = facts.byBag.get(spot.bag.id)!;
     const already = current === undefined ? undefined : facts.byCompartment.get(current)?.spot;
     const fromSameBag = already?.bag.id === spot.bag.id;
     return (
-      compartment.neededMl + neededMl(thing) <= spot.capacityMl &&
       compartment.massG + massG <= (spot.compartment.limitG ?? Infinity) &&
       (fromSameBag || bag.contentsG + massG <= bag.limitG) &&
       (!spot.onBody || already?.onBody || bodyG + massG <= BODY_LIMIT_G)
@@ -34,11 +46,22 @@ export function roomFor(facts: Facts, thing: Thing, accepts: (spot: Spot) => boo
     const cost = linearPoints(facts.plan, facts.view, thing, spot);
     return cost.handling + cost.reach + cost.dry;
   };
-  return facts.spots
-    .filter(fits)
+  const ranked = facts.spots
+    .filter(mayTake)
     .map((spot) => ({ spot, points: points(spot) }))
-    .sort((a, b) => a.points - b.points)
-    .map(({ spot }) => spot);
+    .sort((a, b) => a.points - b.points);
+  const found: Spot[] = [];
+  for (const { spot } of ranked) {
+    if (found.length >= most) break;
+    if (fitWith(facts, spot, thing).closes) found.push(spot);
+  }
+  return found;
+}
+
+/** How things would lie in a compartment with one more in it. */
+export function fitWith(facts: Facts, spot: Spot, thing: Thing): Fit {
+  const { things } = facts.byCompartment.get(spot.id)!;
+  return knownFit(spot.chamber, [...things.filter(({ id }) => !facts.holders.has(id)), thing]);
 }
 
 export const moveFix = (thing: Thing, spot: Spot): Fix => ({

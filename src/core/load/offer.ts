@@ -1,9 +1,10 @@
 import { thingMassG, type Thing } from '@/core/kit/thing';
 import type { Facts } from '@/core/plan/facts';
 import type { Formatter } from '@/core/units/format';
-import { obstacleFor } from './rules';
+import { obstacleFor, staysDry } from './rules';
 import type { Spot } from './spots';
-import { neededMl } from './volume';
+import { fitWith } from './fixes';
+import { companyOf, isUnwanted } from './wishes';
 
 /** What would happen if a thing went in a compartment as it is now, in a few words. */
 export interface Offer {
@@ -14,19 +15,26 @@ export interface Offer {
 
 /** Every compartment for one thing: where it fits now, and what stands in the way where it does not. */
 export function offersFor(facts: Facts, thing: Thing, format: Formatter): Offer[] {
+  const { contents } = companyOf(facts, thing);
+  const massG = [thing, ...contents].reduce((sum, one) => sum + thingMassG(one), 0);
   const here = facts.compartmentOf.get(thing.id);
   return facts.spots.map((spot) => {
     const offer = (fits: boolean, words: string): Offer => ({ spot, fits, words });
     if (spot.id === here) return offer(true, 'is here');
+    if ([thing, ...contents].some(({ id }) => isUnwanted(facts.plan, id, spot.id)))
+      return offer(false, 'you want it never here');
     const obstacle = obstacleFor(thing, spot);
-    if (obstacle?.kind === 'open to rain') return offer(false, 'open to rain');
+    if (obstacle?.kind === 'open to rain' || contents.some((one) => !staysDry(one, spot)))
+      return offer(false, 'open to rain');
+    if (obstacle?.kind === 'too bulky') return offer(false, 'too bulky for its inside');
     if (obstacle) return offer(false, `${format.length(obstacle.byMm)} ${obstacle.kind}`);
-    const compartment = facts.byCompartment.get(spot.id)!;
-    const short = compartment.neededMl + neededMl(thing) - spot.capacityMl;
-    if (short > 0) return offer(false, `${format.volume(short)} short of room`);
+    const fit = fitWith(facts, spot, thing);
+    if (fit.noPlace.length > 0) return offer(false, 'no place beside what lies there');
+    const short = fit.neededMl - spot.capacityMl;
+    if (!fit.closes) return offer(false, `${format.volume(short)} short of room`);
     const bag = facts.byBag.get(spot.bag.id)!;
     const sameBag = here !== undefined && facts.byCompartment.get(here)?.spot.bag.id === spot.bag.id;
-    const over = bag.contentsG + (sameBag ? 0 : thingMassG(thing)) - bag.limitG;
+    const over = bag.contentsG + (sameBag ? 0 : massG) - bag.limitG;
     if (over > 0) return offer(false, `${format.mass(over)} over its limit`);
     return offer(true, `${format.volume(-short)} left over`);
   });

@@ -1,28 +1,35 @@
 import { extentsMm, type Thing } from '@/core/kit/thing';
 import type { Bag, Place } from '@/core/bag/bag';
 import type { Bike, Mount, MountPlace } from '@/core/bike/bike';
+import { knownAlone } from '@/core/fit/known';
 import type { Spot } from './spots';
 
 /** Why a thing can never go in a compartment, however empty it is. */
 export type Obstacle =
   | { kind: 'too long'; byMm: number; insideMm: number; thingMm: number }
   | { kind: 'too thick'; byMm: number; insideMm: number; thingMm: number }
+  /** Within the greatest extents, but where it would lie the compartment is narrower. */
+  | { kind: 'too bulky' }
   | { kind: 'open to rain' };
 
 /**
- * Hard rules that hold whatever else is packed (methods, section 4): each extent of a stiff thing inside the
- * matching extent of the compartment, and nothing that must stay dry in an open one unless in a dry sack.
+ * Hard rules that hold whatever else is packed (methods, section 4): a stiff thing finds room in the compartment when
+ * it is empty, and nothing that must stay dry in an open one unless in a dry sack.
  *
  * @example obstacleFor(tentPoles, stemBag) // { kind: 'too long', … }
  */
 export function obstacleFor(thing: Thing, spot: Spot): Obstacle | null {
   const size = sizeObstacle(thing, spot);
   if (size) return size;
+  if (thing.form.kind !== 'soft' && !knownAlone(spot.chamber, thing)) return { kind: 'too bulky' };
   return staysDry(thing, spot) ? null : { kind: 'open to rain' };
 }
 
-/** The size part of the rules alone. */
-export function sizeObstacle(thing: Thing, spot: Spot): Obstacle | null {
+/** A stiff thing's extents against the compartment's greatest, which is told more plainly than how it would lie. */
+export function sizeObstacle(
+  thing: Thing,
+  spot: Spot,
+): Extract<Obstacle, { byMm: number }> | null {
   const extents = extentsMm(thing.form);
   if (!extents) return null;
   for (let i = 0; i < 3; i += 1) {

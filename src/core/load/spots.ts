@@ -1,4 +1,7 @@
-import { capacityMl, insideExtentsMm, type Bag, type Compartment } from '@/core/bag/bag';
+import { capacityMl, type Bag, type Compartment } from '@/core/bag/bag';
+import type { Chamber } from '@/core/fit/chamber';
+import { knownChamber } from '@/core/fit/known';
+import { solidExtentsMm } from '@/core/geometry/solid';
 import { placeBags, type PlacedBag } from '@/core/bike/places';
 import type { SideView } from '@/core/bike/sideView';
 import type { Point } from '@/core/geometry/polygon';
@@ -13,6 +16,8 @@ export interface Spot {
   bag: Bag;
   compartment: Compartment;
   capacityMl: number;
+  /** Its inside, scaled to its litres, and that solid's greatest extents. */
+  chamber: Chamber;
   extentsMm: [number, number, number];
   place: PlacedBag;
   onBody: boolean;
@@ -24,6 +29,7 @@ export function spotsOf(plan: Plan, view: SideView, riderCentre: Point): Spot[] 
   const spots: Spot[] = [];
   plan.bags.forEach((bag, i) => {
     for (const compartment of bag.compartments) {
+      const chamber = knownChamber(bag, compartment);
       spots.push({
         id: compartment.id,
         letter: spots.length < 26 ? String.fromCharCode(65 + spots.length) : '',
@@ -31,7 +37,8 @@ export function spotsOf(plan: Plan, view: SideView, riderCentre: Point): Spot[] 
         bag,
         compartment,
         capacityMl: capacityMl(compartment),
-        extentsMm: insideExtentsMm(compartment),
+        chamber,
+        extentsMm: solidExtentsMm(chamber.solid),
         place: places[i]!,
         onBody: bag.place === 'body',
       });

@@ -89,9 +89,13 @@ function applySimple(plan: Plan, edit: SimpleEdit): SimpleResult {
       if (things.next.length > LIMITS.things) {
         return fail(`A kit holds at most ${LIMITS.things} things; this would make ${things.next.length}.`);
       }
-      // What is worn is on the rider and can be in no bag at the same time.
-      const worn = new Set(edit.things.filter((thing) => thing.carry === 'worn').map((thing) => thing.id));
-      const dropped = plan.load.filter((entry) => worn.has(entry.thingId) && entry.to !== 'home');
+      // What is worn is on the rider, and what is packed inside another thing goes where that goes.
+      const elsewhere = new Set(
+        edit.things
+          .filter((thing) => thing.carry === 'worn' || thing.inside !== null)
+          .map((thing) => thing.id),
+      );
+      const dropped = plan.load.filter((entry) => elsewhere.has(entry.thingId) && entry.to !== 'home');
       const inverse: SimpleEdit[] = [];
       if (things.replaced.length) inverse.push({ kind: 'put things', things: things.replaced });
       if (things.added.length) inverse.push({ kind: 'remove things', ids: things.added });
@@ -108,6 +112,11 @@ function applySimple(plan: Plan, edit: SimpleEdit): SimpleResult {
       if (dropped.length) inverse.push({ kind: 'place', moves: dropped.map(moveTo) });
       return ok({ plan: { ...plan, things: next, load: without(plan.load, dropped) }, inverse });
     }
+    case 'set wishes':
+      return ok({
+        plan: { ...plan, wishes: edit.wishes },
+        inverse: [{ kind: 'set wishes', wishes: plan.wishes }],
+      });
     case 'place':
       return place(plan, edit.moves);
   }
@@ -137,6 +146,9 @@ function place(plan: Plan, moves: readonly Move[]): SimpleResult {
       }
       if (thing.carry === 'worn')
         return fail(`${thing.name} is worn, so it goes in no bag. Set it to carried first.`);
+      const host = thing.inside === null ? undefined : things.get(thing.inside);
+      if (host)
+        return fail(`${thing.name} is packed inside ${host.name}. Take it out first, on the Kit stage.`);
     }
     load.set(move.thingId, { thingId: move.thingId, to: move.to, pinned: move.pinned ?? false });
   }

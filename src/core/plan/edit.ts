@@ -4,7 +4,7 @@ import { bikeSchema } from '@/core/bike/bike';
 import { thingSchema } from '@/core/kit/thing';
 import { idSchema } from './fields';
 import { LIMITS } from './limits';
-import { riderSchema, tripSchema, type Plan } from './plan';
+import { riderSchema, tripSchema, wishSchema, type Plan } from './plan';
 
 const positions = z
   .array(z.int().min(0))
@@ -40,6 +40,7 @@ const simpleEditSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('remove bags'), ids: z.array(idSchema).max(LIMITS.bags) }),
   z.object({ kind: z.literal('put things'), things: z.array(thingSchema).max(LIMITS.things), positions }),
   z.object({ kind: z.literal('remove things'), ids: z.array(idSchema).max(LIMITS.things) }),
+  z.object({ kind: z.literal('set wishes'), wishes: z.array(wishSchema).max(LIMITS.wishes) }),
   z.object({ kind: z.literal('place'), moves: z.array(moveSchema).max(LIMITS.things) }),
 ]);
 export type SimpleEdit = z.infer<typeof simpleEditSchema>;
@@ -97,6 +98,8 @@ export function editLabel(plan: Plan, edit: Edit): string {
       if (!move || edit.moves.length > 1) return `${count(edit.moves.length, 'thing')} moved`;
       return `${thingName(plan, move.thingId)} ${destinationWords(plan, move)}`;
     }
+    case 'set wishes':
+      return 'Wishes for the loader';
     case 'several':
       return edit.label;
   }

@@ -8,7 +8,11 @@ import { sideView, type SideView } from '@/core/bike/sideView';
 import { thingMassG, type Thing } from '@/core/kit/thing';
 import { bagLimit } from '@/core/load/rules';
 import { spotsOf, type Spot } from '@/core/load/spots';
-import { comfortableMl, neededMl } from '@/core/load/volume';
+import type { Fit } from '@/core/fit/fit';
+import { knownFit } from '@/core/fit/known';
+import { DEPTH } from '@/core/kit/depth';
+import { holdersOf } from '@/core/kit/nests';
+import { neededMl } from '@/core/load/volume';
 import {
   centreOfMass,
   steeringInertia,
@@ -23,8 +27,10 @@ import { RIDER_DEFAULTS, type Plan } from './plan';
 /** What one compartment holds and how it closes. */
 export interface CompartmentFacts {
   spot: Spot;
-  /** In packing order: the first lies at the mouth, the last at the bottom. */
+  /** As they lie: the first at the mouth, the last at the bottom. What is packed inside another follows it. */
   things: Thing[];
+  /** How they lie. */
+  fit: Fit;
   /** Room needed with the soft pressed hard, and its standard error. */
   neededMl: number;
   neededErrorMl: number;
@@ -107,15 +113,14 @@ export interface Facts {
   thingById: Map<string, Thing>;
   /** Compartment of each thing that is in one. */
   compartmentOf: Map<string, string>;
+  /** What is packed inside another thing, and in which. */
+  holders: Map<string, string>;
   floor: Thing[];
   home: Thing[];
   worn: Thing[];
   totals: Totals;
   handling: Handling;
 }
-
-/** Order of calls from mouth to bottom: what is wanted most lies nearest the mouth (domain, rule 5). */
-const DEPTH: Record<Thing['call'], number> = { riding: 0, urgent: 1, stop: 2, repair: 3, camp: 4 };
 
 /** Steering inertia of a bare front assembly, kg·m² (methods, section 5). */
 export const BARE_STEERING_KGM2 = 0.15;
@@ -132,23 +137,25 @@ export function factsOf(plan: Plan): Facts {
   const thingById = new Map(plan.things.map((thing) => [thing.id, thing]));
   const contents = new Map<string, Thing[]>(spots.map((spot) => [spot.id, []]));
   const compartmentOf = new Map<string, string>();
-  const decided = new Set<string>();
   const home: Thing[] = [];
-  for (const entry of plan.load) {
-    const thing = thingById.get(entry.thingId);
-    if (!thing) continue;
-    decided.add(thing.id);
-    if (entry.to === 'home') {
-      home.push(thing);
-      continue;
+  const holders = holdersOf(plan.things);
+  const entryOf = new Map(plan.load.map((entry) => [entry.thingId, entry]));
+  const floor: Thing[] = [];
+  const worn: Thing[] = [];
+  for (const thing of plan.things) {
+    // What is packed inside another thing is wherever that is.
+    const entry = entryOf.get(holders.get(thing.id) ?? thing.id);
+    if (!entry) {
+      const outer = thingById.get(holders.get(thing.id) ?? thing.id)!;
+      (outer.carry === 'worn' ? worn : floor).push(thing);
+    } else if (entry.to === 'home') home.push(thing);
+    else {
+      contents.get(entry.to.compartmentId)?.push(thing);
+      compartmentOf.set(thing.id, entry.to.compartmentId);
     }
-    contents.get(entry.to.compartmentId)?.push(thing);
-    compartmentOf.set(thing.id, entry.to.compartmentId);
   }
-  const worn = plan.things.filter((thing) => thing.carry === 'worn' && !decided.has(thing.id));
-  const floor = plan.things.filter((thing) => thing.carry === 'bike' && !decided.has(thing.id));
 
-  const compartments = spots.map((spot) => compartmentFacts(spot, contents.get(spot.id)!));
+  const compartments = spots.map((spot) => compartmentFacts(spot, contents.get(spot.id)!, holders));
   const byCompartment = new Map(compartments.map((facts) => [facts.spot.id, facts]));
   const bags = plan.bags.map((bag): BagFacts => {
     const own = compartments.filter((facts) => facts.spot.bag.id === bag.id);
@@ -206,6 +213,7 @@ export function factsOf(plan: Plan): Facts {
     byBag,
     thingById,
     compartmentOf,
+    holders,
     floor,
     home,
     worn,
@@ -214,33 +222,33 @@ export function factsOf(plan: Plan): Facts {
   };
 }
 
-function compartmentFacts(spot: Spot, unordered: Thing[]): CompartmentFacts {
-  // The kit's order settles ties, so that the same load always gives the same section.
-  const things = [...unordered].sort((a, b) => DEPTH[a.call] - DEPTH[b.call]);
-  let needed = 0;
-  let comfortable = 0;
-  let stiff = 0;
-  let massG = 0;
-  for (const thing of things) {
-    const need = neededMl(thing);
-    needed += need;
-    comfortable += comfortableMl(thing);
-    if (thing.form.kind !== 'soft') stiff += need;
-    massG += thingMassG(thing);
-  }
-  const left = spot.capacityMl - stiff;
-  const softLoose = comfortable - stiff;
+function compartmentFacts(
+  spot: Spot,
+  unordered: Thing[],
+  holders: ReadonlyMap<string, string>,
+): CompartmentFacts {
+  const outer = unordered.filter(({ id }) => !holders.has(id));
+  const fit = knownFit(spot.chamber, outer);
+  // From the mouth down by where each lies; the kit's order settles ties, so that a load has one section.
+  const height = new Map<string, number>();
+  for (const { piece, u1 } of fit.lying)
+    height.set(piece.thingId, Math.max(u1, height.get(piece.thingId) ?? 0));
+  for (const { thingId, toMm } of fit.layers) height.set(thingId, toMm);
+  const rank = (thing: Thing) => height.get(thing.id) ?? Infinity;
+  outer.sort((a, b) => rank(b) - rank(a) || DEPTH[a.call] - DEPTH[b.call]);
+  const nested = unordered.filter(({ id }) => holders.has(id));
+  const things = outer.flatMap((thing) => [thing, ...nested.filter(({ id }) => holders.get(id) === thing.id)]);
   return {
     spot,
     things,
-    neededMl: needed,
+    fit,
+    neededMl: fit.neededMl,
     neededErrorMl: addErrors(
-      things.map((thing) => volumeErrorMl(neededMl(thing) / Math.sqrt(thing.quantity), thing.volumeSource)),
+      outer.map((thing) => volumeErrorMl(neededMl(thing) / Math.sqrt(thing.quantity), thing.volumeSource)),
     ),
-    closes: needed <= spot.capacityMl + 1e-6,
-    tightness:
-      softLoose > 0 ? (left > 0 ? softLoose / left : Infinity) : needed / Math.max(spot.capacityMl, 1e-9),
-    massG,
+    closes: fit.closes,
+    tightness: fit.tightness,
+    massG: things.reduce((sum, thing) => sum + thingMassG(thing), 0),
   };
 }
 

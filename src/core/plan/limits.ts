@@ -3,6 +3,7 @@ export const LIMITS = {
   things: 1000,
   bags: 40,
   setups: 60,
+  wishes: 200,
   planFileBytes: 5 * 1024 * 1024,
   kitFileBytes: 20 * 1024 * 1024,
   nesting: 40,

@@ -60,8 +60,28 @@ export const loadEntrySchema = z.object({
 });
 export type LoadEntry = z.infer<typeof loadEntrySchema>;
 
+/**
+ * What the rider asks of the loader besides pins. One that names what is no longer there asks nothing.
+ */
+export const wishSchema = z.discriminatedUnion('kind', [
+  z.object({
+    kind: z.literal('never'),
+    thingId: idSchema,
+    compartmentId: idSchema,
+  }),
+  z.object({
+    kind: z.literal('together').describe('In one compartment'),
+    thingIds: z.tuple([idSchema, idSchema]),
+  }),
+  z.object({
+    kind: z.literal('a side each').describe('A pair: one on the left, the other in the same place on the right'),
+    thingIds: z.tuple([idSchema, idSchema]),
+  }),
+]);
+export type Wish = z.infer<typeof wishSchema>;
+
 /** The version this build writes. Files of a later version are refused. */
-export const PLAN_VERSION = 2;
+export const PLAN_VERSION = 3;
 
 export const planSchema = z.object({
   format: z.literal('gorvin-plan'),
@@ -72,6 +92,7 @@ export const planSchema = z.object({
   bags: z.array(bagSchema).max(LIMITS.bags, `At most ${LIMITS.bags} bags.`),
   things: z.array(thingSchema).max(LIMITS.things, `At most ${LIMITS.things} things.`),
   load: z.array(loadEntrySchema).max(LIMITS.things),
+  wishes: z.array(wishSchema).max(LIMITS.wishes).default([]),
 });
 
 /** One trip as a value. */
@@ -134,6 +155,7 @@ export const emptyPlan = (name: string): Plan => ({
   bags: [],
   things: [],
   load: [],
+  wishes: [],
 });
 
 /**
@@ -160,11 +182,20 @@ export function withFreshIds(plan: Plan, makeId: () => string): Plan {
         id: id('compartment', compartment.id),
       })),
     })),
-    things: plan.things.map((thing) => ({ ...thing, id: id('thing', thing.id) })),
+    things: plan.things.map((thing) => ({
+      ...thing,
+      id: id('thing', thing.id),
+      inside: thing.inside && id('thing', thing.inside),
+    })),
     load: plan.load.map((entry) => ({
       ...entry,
       thingId: id('thing', entry.thingId),
       to: entry.to === 'home' ? 'home' : { compartmentId: id('compartment', entry.to.compartmentId) },
     })),
+    wishes: plan.wishes.map((wish): Wish =>
+      wish.kind === 'never'
+        ? { ...wish, thingId: id('thing', wish.thingId), compartmentId: id('compartment', wish.compartmentId) }
+        : { ...wish, thingIds: [id('thing', wish.thingIds[0]), id('thing', wish.thingIds[1])] },
+    ),
   };
 }

@@ -26,6 +26,10 @@ export function sampleThing(id: string, change: Partial<Thing> = {}): Thing {
     need: 'should',
     provides: [],
     view: 'none',
+    packing: 'stuffed',
+    stiffener: false,
+    hollow: null,
+    inside: null,
     ...change,
   };
 }
