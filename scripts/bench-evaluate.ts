@@ -14,7 +14,7 @@ const things = Number(values.things);
 const random = seededRandom(Number(values.seed));
 
 let plan = samplePlan({ bags: [...DEMO_BAGS], things: randomThings(random, things) });
-const loaded = applyEdit(plan, runLoader(plan, { moves: 30_000 }).edit);
+const loaded = applyEdit(plan, runLoader(plan, { effort: 0.05 }).edit);
 if (!loaded.ok) throw new Error(loaded.error);
 plan = loaded.value.plan;
 const compartments = plan.bags.flatMap((bag) => bag.compartments.map((compartment) => compartment.id));

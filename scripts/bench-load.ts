@@ -6,7 +6,7 @@ import { DEMO_BAGS } from '@/core/demo/bags';
 import { lowerBound } from '@/core/load/bound';
 import { compileInstance } from '@/core/load/instance';
 import { brokenRules, objectiveOf } from '@/core/load/objective';
-import { searchLoad } from '@/core/load/search';
+import { searchByVolume } from '@/core/load/search';
 import { randomThings, samplePlan } from '@/core/plan/samples';
 import { seededRandom } from '@/core/random';
 import { milpText } from './lib/milp';
@@ -26,7 +26,7 @@ const instance = compileInstance(plan);
 /** Runs the search once; the first run in a process also compiles it, as a page that was just opened does. */
 function search() {
   const started = performance.now();
-  const run = searchLoad(instance, seededRandom(1), values.moves ? Number(values.moves) : undefined);
+  const run = searchByVolume(instance, seededRandom(1), values.moves ? Number(values.moves) : undefined);
   let firstMs: number | null = null;
   let step = run.next();
   while (!step.done) {

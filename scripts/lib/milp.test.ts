@@ -2,7 +2,7 @@ import loadHighs from 'highs';
 import { DEMO_BAGS } from '@/core/demo/bags';
 import { compileInstance } from '@/core/load/instance';
 import { brokenRules, objectiveOf } from '@/core/load/objective';
-import { searchLoad } from '@/core/load/search';
+import { searchByVolume } from '@/core/load/search';
 import { randomThings, samplePlan } from '@/core/plan/samples';
 import { seededRandom } from '@/core/random';
 import { milpText } from './milp';
@@ -45,7 +45,7 @@ test('on a kit of thirty, which the solver finishes, the search comes within one
     samplePlan({ bags: DEMO_BAGS.slice(0, 5), things: randomThings(seededRandom(2), 20) }),
   );
   const solved = highs.solve(milpText(instance), { output_flag: false, time_limit: 60 });
-  const run = searchLoad(instance, seededRandom(1));
+  const run = searchByVolume(instance, seededRandom(1));
   let step = run.next();
   while (!step.done) step = run.next();
   const ours = objectiveOf(instance, step.value).total;

@@ -1,6 +1,6 @@
 import { expose } from 'comlink';
 import { loader, type LoadOptions, type LoadProposal } from '@/core/load/loader';
-import type { SearchProgress } from '@/core/load/search';
+import type { SearchProgress } from '@/core/load/fitSearch';
 import type { Plan } from '@/core/plan/plan';
 
 /** The loader in a thread of its own. To cancel, the page ends the worker: nothing is half done. */

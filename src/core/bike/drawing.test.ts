@@ -57,7 +57,7 @@ test('each bag is drawn once with its letters; what is on the body is not drawn 
 });
 
 test('the filled part covers the share of the bag that is used', () => {
-  const applied = applyEdit(demoPlan(), runLoader(demoPlan(), { moves: 5_000 }).edit);
+  const applied = applyEdit(demoPlan(), runLoader(demoPlan(), { effort: 0.05 }).edit);
   if (!applied.ok) throw new Error(applied.error);
   for (const bag of drawingOf(factsOf(applied.value.plan)).bags) {
     const covered = Math.abs(signedAreaMm2(bag.filled)) / Math.abs(signedAreaMm2(bag.outline));

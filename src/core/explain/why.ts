@@ -54,8 +54,7 @@ export function whyFigure(figure: Figure, facts: Facts, format: Formatter): Why 
           ['room needed', format.volume(totals.usedMl)],
           ['room in all bags', format.volume(totals.capacityMl)],
         ],
-        source:
-          'Placement in the bag’s inside by its measures; packing efficiency of what is soft.',
+        source: 'Placement in the bag’s inside by its measures; packing efficiency of what is soft.',
         uncertainty:
           'Stiff things are taken as boxes and cylinders along the bag’s axes; a handle or a turn may differ. Estimated volumes are ±25 %.',
       };

@@ -29,8 +29,7 @@ export function boxChamber(solid: Box, volumeMl: number, opening: Bag['opening']
     v: [-halfV, halfV],
     w: [-halfW, halfW],
     levels: [],
-    across: (u0, u1, v0, v1) =>
-      tall(u0, u1) && v0 >= -halfV - SLACK && v1 <= halfV + SLACK ? halfW : -1,
+    across: (u0, u1, v0, v1) => (tall(u0, u1) && v0 >= -halfV - SLACK && v1 <= halfV + SLACK ? halfW : -1),
     along(u0, u1, w0, w1, out): number {
       if (!tall(u0, u1) || w0 < -halfW - SLACK || w1 > halfW + SLACK) return 0;
       out[0] = -halfV;

@@ -36,6 +36,12 @@ export interface Fit {
   under: readonly (readonly [string, string])[];
 }
 
+/** Room a thing takes whatever lies beside it: its pieces' volumes, or what is soft pressed hard. */
+export const leastRoomMl = (thing: Thing): number =>
+  thing.form.kind === 'soft'
+    ? pressedMl(thing)
+    : knownPieces(thing).reduce((sum, { volumeMl }) => sum + volumeMl, 0);
+
 const piecesByThing = new WeakMap<Thing, readonly Piece[]>();
 /** Pieces are the same for as long as the thing is. */
 function knownPieces(thing: Thing): readonly Piece[] {
@@ -48,56 +54,108 @@ const packers = new WeakMap<Chamber, Packer>();
 /** One packer a chamber: its arrays are used again, and each fit begins by clearing them. */
 function packerFor(chamber: Chamber, pieces: number): Packer {
   let packer = packers.get(chamber);
-  if (!packer || packer.most < pieces) packers.set(chamber, (packer = new Packer(chamber, Math.max(16, pieces))));
+  if (!packer || packer.most < pieces)
+    packers.set(chamber, (packer = new Packer(chamber, Math.max(16, pieces))));
   return packer;
 }
 
 /** Stiff things with no place would need about so much room: what boxes and cylinders fill among each other. */
 const STIFF_SHARE = 0.85;
+/** Soft things that need less than this share of the room at their loose size are not pressed by any voids. */
+const ROOMY = 0.6;
 /** Corner places tried before a few stiff things are said not to fit; of more than a few, orders alone are tried. */
 const TRIES = 60;
 const FEW = 5;
 
+/** How a set of stiff things lies in an otherwise empty compartment. */
+export interface StiffLay {
+  lying: readonly Lying[];
+  /** What found no place. */
+  left: readonly Piece[];
+  stiffMl: number;
+  /** Room left that soft things can use; found when it is first asked for, since it costs as much as laying. */
+  usableMl(): number;
+}
+
 /**
- * How things lie in a compartment (methods, section 3): stiff pieces are placed without overlap, what is wanted last
- * nearest the bottom; soft things fill what is left, at their packing efficiency, in the same order.
- *
- * Several ways are tried, the first that takes everything is kept: in the order of call with room kept below for what
- * is soft and wanted later; the same without that room; the largest first; the longest first; at last by trying corner
- * places one by one. "Does not fit" is therefore not proven, "fits" is: every placement can be checked.
+ * Lays stiff things down without overlap, each as low as it goes. Several orders are tried, the first that takes
+ * everything is kept: what is wanted last first; the largest first; the longest first; of a few things at last corner
+ * places one by one. "Finds no place" is therefore not proven, "lies there" is: every placement can be checked.
  *
  * @param tries corner places tried at last; 0 leaves that out
+ */
+export function layStiff(chamber: Chamber, stiff: readonly Thing[], tries = TRIES): StiffLay {
+  const pieces = stiff.flatMap(knownPieces);
+  if (pieces.length === 0) return layOf(chamber, [], []);
+  const packer = packerFor(chamber, pieces.length);
+  const left = packer.putAll(inOrderOfCall(pieces), onBottom, false);
+  if (left.length === 0) return layOf(chamber, packer.lying(), []);
+  const best = packer.lying();
+  const bySize = [...pieces].sort(
+    (a, b) => stiffenersFirst(a, b) || crushedLast(a, b) || b.volumeMl - a.volumeMl,
+  );
+  const byLength = [...pieces].sort((a, b) => stiffenersFirst(a, b) || longest(b) - longest(a));
+  const sum = pieces.reduce((ml, piece) => ml + piece.volumeMl, 0);
+  if (sum <= chamber.volumeMl) {
+    for (const order of [bySize, byLength])
+      if (packer.putAll(order, onBottom, true).length === 0) return layOf(chamber, packer.lying(), []);
+    if (tries > 0 && pieces.length <= FEW && packer.putByTrying(bySize, tries))
+      return layOf(chamber, packer.lying(), []);
+  }
+  return layOf(chamber, best, left);
+}
+
+/**
+ * How things lie in a compartment (methods, section 3): the stiff as `layStiff` has them, the soft filling what is left
+ * at their packing efficiency, what is wanted last nearest the bottom. Where something would lie under what is wanted
+ * later, the stiff are laid anew over the soft that is wanted later, and that is kept when it closes too.
+ *
+ * @param lay of the stiff among the things, where it is known already
  * @example fitIn(chamberOf(bag, compartment), [pot, canister, jacket]).closes
  */
-export function fitIn(chamber: Chamber, things: readonly Thing[], tries = TRIES): Fit {
-  const pieces = things.flatMap(knownPieces);
+export function fitIn(chamber: Chamber, things: readonly Thing[], lay?: StiffLay): Fit {
+  const stiff = things.filter(({ form }) => form.kind !== 'soft');
   const soft = things
     .filter(({ form }) => form.kind === 'soft')
     .sort((a, b) => DEPTH[b.call] - DEPTH[a.call]);
-  const depth = new Map(things.map((thing) => [thing.id, DEPTH[thing.call]]));
-  const { placed, left } = placeStiff(chamber, pieces, soft, tries);
+  const onGround = filled(chamber, things, soft, lay ?? layStiff(chamber, stiff));
+  if (!onGround.closes || onGround.under.length === 0 || soft.length === 0) return onGround;
+  const pieces = stiff.flatMap(knownPieces);
+  const packer = packerFor(chamber, pieces.length);
+  const overLater = (piece: Piece): number => {
+    let ml = 0;
+    for (const thing of soft) if (DEPTH[thing.call] > piece.depth) ml += pressedMl(thing);
+    return piece.stiffener || ml === 0 ? 0 : packer.heightFor(ml);
+  };
+  if (packer.putAll(inOrderOfCall(pieces), overLater, true).length > 0) return onGround;
+  const overSoft = filled(chamber, things, soft, layOf(chamber, packer.lying(), []));
+  return overSoft.closes && overSoft.under.length < onGround.under.length ? overSoft : onGround;
+}
 
-  const placedMl = placed.reduce((sum, { piece }) => sum + piece.volumeMl, 0);
+function filled(
+  chamber: Chamber,
+  things: readonly Thing[],
+  soft: readonly Thing[],
+  { lying, left, stiffMl, usableMl }: StiffLay,
+): Fit {
+  const leftOver = Math.max(0, chamber.volumeMl - stiffMl);
   const leftMl = left.reduce((sum, piece) => sum + piece.volumeMl / STIFF_SHARE, 0);
   const softMl = soft.reduce((sum, thing) => sum + pressedMl(thing), 0);
   const looseMl = soft.reduce((sum, thing) => sum + loosePackedMl(thing), 0);
-  const leftOver = Math.max(0, chamber.volumeMl - placedMl);
-  // Voids matter only to what would fill them.
-  const usable = soft.length > 0 ? leftOver * usableShare(chamber, placed) : leftOver;
+  // Voids matter only to what would fill them, and not while there is much more room than that.
+  const usable = looseMl > ROOMY * leftOver ? usableMl() : leftOver;
   const deadMl = leftOver - usable;
-  const neededMl = placedMl + leftMl + deadMl + softMl;
-  const layers = layersOf(chamber, placed, soft, usable, leftOver, softMl, looseMl);
-  const filledMm = Math.max(
-    0,
-    ...placed.map(({ u1 }) => u1),
-    ...layers.map(({ toMm }) => toMm),
-  );
+  const neededMl = stiffMl + leftMl + deadMl + softMl;
+  const layers = layersOf(chamber, lying, soft, usable, leftOver, softMl, looseMl);
+  let filledMm = 0;
+  for (const { u1 } of lying) filledMm = Math.max(filledMm, u1);
+  for (const { toMm } of layers) filledMm = Math.max(filledMm, toMm);
   return {
     closes: left.length === 0 && neededMl <= chamber.volumeMl + 1e-6,
-    lying: placed,
+    lying,
     layers,
     noPlace: [...new Set(left.map(({ thingId }) => thingId))],
-    stiffMl: placedMl + leftMl,
+    stiffMl: stiffMl + leftMl,
     deadMl,
     softMl,
     neededMl,
@@ -106,57 +164,38 @@ export function fitIn(chamber: Chamber, things: readonly Thing[], tries = TRIES)
         ? usable > 0
           ? looseMl / usable
           : Infinity
-        : (placedMl + leftMl) / Math.max(chamber.volumeMl, 1e-9),
+        : (stiffMl + leftMl) / Math.max(chamber.volumeMl, 1e-9),
     filledMm,
-    under: chamber.faceOpen ? [] : underOthers(placed, layers, depth),
+    under: chamber.faceOpen ? [] : underOthers(lying, layers, things),
   };
 }
+
+function layOf(chamber: Chamber, lying: readonly Lying[], left: readonly Piece[]): StiffLay {
+  const stiffMl = lying.reduce((sum, { piece }) => sum + piece.volumeMl, 0);
+  let usable: number | null = null;
+  return {
+    lying,
+    left,
+    stiffMl,
+    usableMl: () => (usable ??= Math.max(0, chamber.volumeMl - stiffMl) * usableShare(chamber, lying)),
+  };
+}
+
+const onBottom = () => 0;
+const longest = (piece: Piece) => Math.max(...piece.sides);
+const stiffenersFirst = (a: Piece, b: Piece) => Number(b.stiffener) - Number(a.stiffener);
+const crushedLast = (a: Piece, b: Piece) => Number(a.crushable) - Number(b.crushable);
+const inOrderOfCall = (pieces: readonly Piece[]): Piece[] =>
+  [...pieces].sort(
+    (a, b) => stiffenersFirst(a, b) || b.depth - a.depth || crushedLast(a, b) || b.volumeMl - a.volumeMl,
+  );
 
 /** Whether a thing finds room in the compartment when nothing else is in it. */
 export function fitsAlone(chamber: Chamber, thing: Thing): boolean {
   if (thing.form.kind === 'soft') return pressedMl(thing) <= chamber.volumeMl + 1e-6;
   if ((formVolumeMl(thing.form) ?? 0) * thing.quantity > chamber.volumeMl) return false;
   const pieces = knownPieces(thing);
-  return packerFor(chamber, pieces.length).putAll(pieces, () => 0, true).length === 0;
-}
-
-function placeStiff(
-  chamber: Chamber,
-  pieces: readonly Piece[],
-  soft: readonly Thing[],
-  tries: number,
-): { placed: readonly Lying[]; left: readonly Piece[] } {
-  if (pieces.length === 0) return { placed: [], left: [] };
-  const longest = (piece: Piece) => Math.max(...piece.sides);
-  const stiffenersFirst = (a: Piece, b: Piece) => Number(b.stiffener) - Number(a.stiffener);
-  const crushedLast = (a: Piece, b: Piece) => Number(a.crushable) - Number(b.crushable);
-  const byCall = [...pieces].sort(
-    (a, b) =>
-      stiffenersFirst(a, b) || b.depth - a.depth || crushedLast(a, b) || b.volumeMl - a.volumeMl,
-  );
-  const packer = packerFor(chamber, pieces.length);
-  /** Over what is soft and wanted later. */
-  const overLater = (piece: Piece): number => {
-    if (piece.stiffener || chamber.faceOpen) return 0;
-    let ml = 0;
-    for (const thing of soft) if (DEPTH[thing.call] > piece.depth) ml += pressedMl(thing);
-    return ml > 0 ? packer.heightFor(ml) : 0;
-  };
-  const all = () => ({ placed: packer.lying(), left: [] });
-  const onBottom = () => 0;
-  if (soft.length > 0 && packer.putAll(byCall, overLater, true).length === 0) return all();
-  const left = packer.putAll(byCall, onBottom, false);
-  if (left.length === 0) return all();
-  const best = { placed: packer.lying(), left };
-  const bySize = [...pieces].sort(
-    (a, b) => stiffenersFirst(a, b) || crushedLast(a, b) || b.volumeMl - a.volumeMl,
-  );
-  const byLength = [...pieces].sort((a, b) => stiffenersFirst(a, b) || longest(b) - longest(a));
-  for (const order of [bySize, byLength])
-    if (packer.putAll(order, onBottom, true).length === 0) return all();
-  const sum = pieces.reduce((ml, piece) => ml + piece.volumeMl, 0);
-  if (pieces.length <= FEW && sum <= chamber.volumeMl && packer.putByTrying(bySize, tries)) return all();
-  return best;
+  return packerFor(chamber, pieces.length).putAll(pieces, onBottom, true).length === 0;
 }
 
 /** Soft things from the bottom up: loose where there is room, else all pressed by the same share of what they give. */
@@ -189,25 +228,32 @@ function layersOf(
 
 /** Who lies under something that is wanted later: the nearer of its ends to the mouth lies below all of the other. */
 function underOthers(
-  placed: readonly Lying[],
+  lying: readonly Lying[],
   layers: readonly Layer[],
-  depth: ReadonlyMap<string, number>,
+  things: readonly Thing[],
 ): [string, string][] {
-  const spans = new Map<string, { top: number; from: number }>();
-  const note = (id: string, from: number, top: number) => {
-    const known = spans.get(id);
-    spans.set(id, known ? { top: Math.max(known.top, top), from: Math.max(known.from, from) } : { top, from });
+  // Flat and without maps: asked of every set the search looks at.
+  const n = things.length;
+  const top = new Float64Array(n).fill(-1);
+  const from = new Float64Array(n).fill(-1);
+  const note = (id: string, low: number, high: number) => {
+    for (let i = 0; i < n; i += 1) {
+      if (things[i]!.id !== id) continue;
+      if (high > top[i]!) top[i] = high;
+      if (low > from[i]!) from[i] = low;
+    }
   };
-  for (const { piece, u0, u1 } of placed) note(piece.thingId, u0, u1);
+  for (const { piece, u0, u1 } of lying) note(piece.thingId, u0, u1);
   for (const { thingId, fromMm, toMm } of layers) note(thingId, fromMm, toMm);
   const out: [string, string][] = [];
-  for (const [a, { top }] of spans) {
-    let worst: string | null = null;
-    for (const [b, { from }] of spans) {
-      if (depth.get(b)! <= depth.get(a)! || from < top - 1) continue;
-      if (worst === null || depth.get(b)! > depth.get(worst)!) worst = b;
+  for (let a = 0; a < n; a += 1) {
+    if (top[a]! < 0) continue;
+    let worst = -1;
+    for (let b = 0; b < n; b += 1) {
+      if (DEPTH[things[b]!.call] <= DEPTH[things[a]!.call] || from[b]! < top[a]! - 1) continue;
+      if (worst < 0 || DEPTH[things[b]!.call] > DEPTH[things[worst]!.call]) worst = b;
     }
-    if (worst !== null) out.push([a, worst]);
+    if (worst >= 0) out.push([things[a]!.id, things[worst]!.id]);
   }
   return out;
 }

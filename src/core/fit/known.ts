@@ -1,7 +1,7 @@
 import type { Bag, Compartment } from '@/core/bag/bag';
 import type { Thing } from '@/core/kit/thing';
 import { chamberOf, type Chamber } from './chamber';
-import { fitIn, fitsAlone, type Fit } from './fit';
+import { fitIn, fitsAlone, layStiff, type Fit, type StiffLay } from './fit';
 
 /**
  * What was found once is kept for as long as the same objects are: plans are values that are never changed in place, so
@@ -10,6 +10,8 @@ import { fitIn, fitsAlone, type Fit } from './fit';
  */
 const chambers = new WeakMap<Compartment, { opening: Bag['opening']; chamber: Chamber }>();
 const fits = new WeakMap<Chamber, Map<string, Fit>>();
+const lays = new WeakMap<Chamber, Map<string, StiffLay>>();
+const quickLays = new WeakMap<Chamber, Map<string, StiffLay>>();
 const alone = new WeakMap<Chamber, Map<string, boolean>>();
 const numbers = new WeakMap<Thing, number>();
 let lastNumber = 0;
@@ -35,8 +37,39 @@ export function knownChamber(bag: Pick<Bag, 'opening'>, compartment: Compartment
 /** How a set of things lies in it, whatever order they come in; found once. */
 export function knownFit(chamber: Chamber, things: readonly Thing[]): Fit {
   const sorted = [...things].sort((a, b) => numberOf(a) - numberOf(b));
-  return kept(fits, chamber, sorted.map(numberOf).join(), () => fitIn(chamber, sorted));
+  const find = () => fitIn(chamber, sorted, knownLay(lays, chamber, sorted, layStiff));
+  return kept(fits, chamber, keyOf(sorted), find);
 }
+
+/**
+ * The same without going back where a few stiff things find no place, as the search asks it: what lies by this lies by
+ * `knownFit` too.
+ *
+ * @param things in any order that is the same for the same set
+ */
+export const quickFit = (chamber: Chamber, things: readonly Thing[]): Fit =>
+  fitIn(
+    chamber,
+    things,
+    knownLay(quickLays, chamber, things, (own, stiff) => layStiff(own, stiff, 0)),
+  );
+
+/** How the stiff among some things lie: the costly part, and the same whatever is soft around them. */
+function knownLay(
+  all: WeakMap<Chamber, Map<string, StiffLay>>,
+  chamber: Chamber,
+  things: readonly Thing[],
+  lay: (chamber: Chamber, stiff: readonly Thing[]) => StiffLay,
+): StiffLay {
+  const stiff = things.filter(({ form }) => form.kind !== 'soft');
+  return kept(all, chamber, keyOf(stiff), () => lay(chamber, stiff));
+}
+
+const keyOf = (things: readonly Thing[]): string => {
+  let key = '';
+  for (const thing of things) key += `${numberOf(thing)},`;
+  return key;
+};
 
 /** Whether a thing finds room in it alone; found once for each form and size. */
 export const knownAlone = (chamber: Chamber, thing: Thing): boolean =>

@@ -308,7 +308,8 @@ export class Packer {
     const { chamber, runs } = this;
     const count = chamber.along(u, u1, w0, w0 + dw, runs);
     for (let r = 0; r < count; r += 1) {
-      const [low, high] = [runs[2 * r]!, runs[2 * r + 1]!];
+      const low = runs[2 * r]!;
+      const high = runs[2 * r + 1]!;
       if (high - low < dv - SLACK) continue;
       const farthest = Math.max(-w0, w0 + dw);
       if (farthest <= chamber.across(u, u1, low, low + dv) + SLACK) this.attempt(low, w0);
@@ -339,7 +340,8 @@ export class Packer {
       this.column(this.v1[k]! + r, narrow, u, u1, r, wLow, wHigh);
       this.column(this.v0[k]! - r, narrow, u, u1, r, wLow, wHigh);
       if (!this.round) continue;
-      for (const w of [this.w1[k]! + r, this.w0[k]! - r]) {
+      for (let end = 0; end < 2; end += 1) {
+        const w = end === 0 ? this.w1[k]! + r : this.w0[k]! - r;
         const wall = Math.sqrt(Math.max(0, (narrow - r) ** 2 - w * w));
         this.centre(-wall, w, u, u1, r);
         this.centre(wall, w, u, u1, r);
@@ -449,7 +451,10 @@ export class Packer {
       if (w1 <= this.w0[k]! + SLACK || this.w1[k]! <= w0 + SLACK) continue;
       const other = this.mark[k] === UPRIGHT;
       if (!upright && !other) return true;
-      const [cv, cw, ov, ow] = [v0 + v1, w0 + w1, this.v0[k]! + this.v1[k]!, this.w0[k]! + this.w1[k]!];
+      const cv = v0 + v1;
+      const cw = w0 + w1;
+      const ov = this.v0[k]! + this.v1[k]!;
+      const ow = this.w0[k]! + this.w1[k]!;
       if (upright && other) {
         if (Math.hypot(cv - ov, cw - ow) < v1 - v0 + this.v1[k]! - this.v0[k]! - SLACK) return true;
       } else if (upright) {

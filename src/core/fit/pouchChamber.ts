@@ -5,7 +5,7 @@ import { MOST_RUNS, type Chamber, type Range } from './chamber';
 
 const SLACK = 1e-6;
 /** Heights tried in a pouch whose sides slant; each is then let down as far as it goes. */
-const LEVELS = 14;
+const LEVELS = 8;
 
 /** A pouch turned so that its longest side lies along v and its mouth is up: how to come there and back. */
 export interface PouchFrame {
@@ -166,7 +166,9 @@ function clearRuns(corners: readonly Point[], u0: number, u1: number): Range[] {
     if (v1 - v0 < SLACK) continue;
     const middle = (v0 + v1) / 2;
     // Within a run between cuts nothing changes: the strip's ends and its middle tell for all of it.
-    const inside = [u0 + SLACK, (u0 + u1) / 2, u1 - SLACK].every((u) => isInside({ x: middle, z: u }, corners));
+    const inside = [u0 + SLACK, (u0 + u1) / 2, u1 - SLACK].every((u) =>
+      isInside({ x: middle, z: u }, corners),
+    );
     if (!inside) continue;
     const last = runs.at(-1);
     if (last && v0 - last[1] < SLACK) last[1] = v1;

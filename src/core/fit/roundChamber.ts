@@ -10,7 +10,7 @@ const ROUND = Array.from({ length: 16 }, (_, i) => {
 });
 const SLACK = 1e-7;
 /** Heights tried in a taper; each is then let down as far as it goes. */
-const LEVELS = 20;
+const LEVELS = 10;
 
 /**
  * A cylinder or a taper: elliptical sections whose axes grow evenly from the bottom (of a seat pack, its nose) to the
@@ -67,9 +67,7 @@ export function roundChamber(solid: Cylinder | Taper, volumeMl: number): Chamber
         const b = b0 + growB * u;
         if (Math.abs(a - b) < 1e-9) return Math.hypot(v, w) + r <= a + SLACK;
         if (v === 0 && w === 0) return r <= Math.min(a, b) + SLACK;
-        return ROUND.every(
-          ([x, y]) => ((v + r * x) / a) ** 2 + ((w + r * y) / b) ** 2 <= 1 + SLACK,
-        );
+        return ROUND.every(([x, y]) => ((v + r * x) / a) ** 2 + ((w + r * y) / b) ** 2 <= 1 + SLACK);
       };
       return inAt(u0) && (level || inAt(u1));
     },

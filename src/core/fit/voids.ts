@@ -4,7 +4,7 @@ import type { Lying } from './place';
 /** A void between stiff things smaller than this counts for nothing (methods, section 3). */
 export const LEAST_VOID_ML = 40;
 /** Cells along each side of a cube as big as the compartment: fine enough to see a void of 40 ml in most bags. */
-const CELLS = 14;
+const CELLS = 12;
 const LEAST_CELL_MM = 8;
 /** Slices along the fill axis, for how high soft things reach. */
 export const SLICES = 64;

@@ -50,7 +50,9 @@ export function parsePlanValue(data: unknown): Result<Plan, string[]> {
     ]);
   }
   // Version 1 had fewer fields; each new one has a default that says what such a plan meant.
-  const parsed = planSchema.safeParse(version === 1 || version === 2 ? { ...data, version: PLAN_VERSION } : data);
+  const parsed = planSchema.safeParse(
+    version === 1 || version === 2 ? { ...data, version: PLAN_VERSION } : data,
+  );
   if (!parsed.success) return fail(describeIssues(parsed.error, data));
   const broken = brokenReferences(parsed.data);
   return broken.length ? fail(shortened(broken)) : ok(parsed.data);

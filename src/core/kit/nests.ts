@@ -9,7 +9,8 @@ import type { Thing } from './thing';
 export function holdersOf(things: readonly Thing[]): Map<string, string> {
   const inside = new Map<string, string>();
   const known = new Set(things.map(({ id }) => id));
-  for (const { id, inside: holder } of things) if (holder !== null && known.has(holder)) inside.set(id, holder);
+  for (const { id, inside: holder } of things)
+    if (holder !== null && known.has(holder)) inside.set(id, holder);
   const outermost = new Map<string, string>();
   for (const start of inside.keys()) {
     const met = new Set([start]);

@@ -1,6 +1,14 @@
 import { SYSTEMS } from '@/core/kit/thing';
 import type { Random } from '@/core/random';
-import { APART_POINTS, PRESS_POINTS, SHARE_POINTS, sidePoints, SPREAD_POINTS, tailPoints } from './costs';
+import {
+  APART_POINTS,
+  PAIR_POINTS,
+  PRESS_POINTS,
+  SHARE_POINTS,
+  sidePoints,
+  SPREAD_POINTS,
+  tailPoints,
+} from './costs';
 import type { Instance } from './instance';
 
 const S = SYSTEMS.length;
@@ -38,6 +46,8 @@ export interface Annealer {
   where(): Int32Array;
   /** Best assignment met that closes, or null. */
   best(): Int32Array | null;
+  /** Makes it dearer by some points for thing i to lie in compartment j, from the next start on. */
+  penalise(i: number, j: number, points: number): void;
   /** Its objective in points, as the running sums have it; infinite without one. */
   bestTotal(): number;
 }
@@ -109,6 +119,12 @@ export function annealerFor(
     );
   };
 
+  const { pair } = instance;
+  const mirror = Int32Array.from({ length: M }, (_, c) => (c === 0 ? -1 : instance.mirror[c - 1]! + 1));
+  const pairPoints = weights.wishes * PAIR_POINTS;
+  const pairCost = (at: number, other: number): number =>
+    at === 0 && other === 0 ? 0 : at > 0 && mirror[at] === other ? 0 : pairPoints;
+
   // The assignment and its running sums. Sums are kept in an array between runs and in locals within one: numbers
   // that closures share and change are boxed by the engine at every change.
   const where = new Int32Array(n);
@@ -158,11 +174,19 @@ export function annealerFor(
       over += Math.max(0, volume[c]! - capacity[c]!);
     }
     for (let s = 0; s < S; s += 1) total += spreadPoints * Math.max(0, spread[s]! - 1);
+    for (let i = 0; i < n; i += 1) if (pair[i]! > i) total += pairCost(where[i]!, where[pair[i]!]!);
     const balanced = balanceOf(left, load, front, tail);
     total += balanced;
     best.set(where);
     // The price stays: it has found what room is worth here.
     sums.set([left, load, front, tail, body, total, over, balanced, over <= closes ? total : Infinity]);
+  }
+
+  /** What moving a thing from one compartment to another changes for it and its partner p, while y goes back. */
+  function pairChange(p: number, from: number, to: number, y: number): number {
+    const before = where[p]!;
+    const after = p === y ? from : before;
+    return pairCost(to, after) - pairCost(from, before);
   }
 
   function run(schedule: Schedule, moves: number): void {
@@ -243,11 +267,17 @@ export function annealerFor(
       // Metropolis: a rise is taken with probability exp(−rise ÷ heat), so at most this much is, drawn beforehand.
       const most = heat * LOGARITHMS[(random() * LOGARITHMS.length) | 0]!;
       const known = change + price * dOver;
+      const pi = pair[i]!;
+      const pk = k < 0 ? -1 : pair[k]!;
+      const paired = pi >= 0 || pk >= 0;
       if (
         known - 2 * spreadPoints - balanced - apartPoints * (conflicts[masks[a]!]! + conflicts[masks[b]!]!) >
-        most
+        most + (paired ? 2 * pairPoints : 0)
       )
         continue;
+      if (pi >= 0) change += pairChange(pi, a, b, k);
+      // Where both of a pair change places, that was told already.
+      if (pk >= 0 && pk !== i) change += pairChange(pk, b, a, i);
       const s = system[i]!;
       const t = k < 0 ? -1 : system[k]!;
       let maskA = masks[a]!;
@@ -341,6 +371,9 @@ export function annealerFor(
     run,
     where: () => unpadded(where),
     best: () => (sums[BEST]! < Infinity ? unpadded(best) : null),
+    penalise(i, j, extra) {
+      points[i * M + j + 1]! += extra;
+    },
     bestTotal: () => sums[BEST]!,
   };
 }

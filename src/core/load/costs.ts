@@ -12,6 +12,8 @@ export const TERMS = [
   'apart',
   'tight',
   'balance',
+  'order',
+  'wishes',
   'left behind',
 ] as const;
 export type Term = (typeof TERMS)[number];
@@ -90,6 +92,10 @@ export function dryPoints(thing: Thing, spot: Spot, rain: Plan['trip']['rain']):
 /** Points for leaving a thing off the bike, by how much the trip needs it. */
 export const LEAVE_POINTS: Record<Thing['need'], number> = { must: 600, should: 180, nice: 60 };
 
+/** Each thing that lies under one wanted later, so that it must be dug out. */
+export const ORDER_POINTS = 1.5;
+/** Each pair that does not lie a side each: more than anything but leaving a needed thing. */
+export const PAIR_POINTS = 100;
 /** Each further compartment a system is spread over. */
 export const SPREAD_POINTS = 2;
 /** Each pair of systems that should be apart and share a compartment. */

@@ -2,7 +2,7 @@ import type { Plan } from '@/core/plan/plan';
 import { factsOf } from '@/core/plan/facts';
 import { linearPoints } from './costs';
 import type { Instance } from './instance';
-import { LoadState } from './state';
+import { FittedState } from './fitted';
 
 /** Why a thing lies where the loader put it, and what the next best place would cost. */
 export interface Reason {
@@ -15,8 +15,11 @@ export interface Reason {
 
 /** Reasons for every placed thing of an assignment. */
 export function explainLoad(plan: Plan, instance: Instance, where: Int32Array): Reason[] {
-  const state = new LoadState(instance);
-  for (let i = 0; i < instance.n; i += 1) state.put(i, where[i]!);
+  const fitted = new FittedState(instance);
+  fitted.restore(
+    instance.things.map((_, i) => i),
+    where,
+  );
   const { view } = factsOf(plan);
   const reasons: Reason[] = [];
   for (let i = 0; i < instance.n; i += 1) {
@@ -27,7 +30,6 @@ export function explainLoad(plan: Plan, instance: Instance, where: Int32Array): 
     let second: { j: number; extra: number } | null = null;
     let possible = 0;
     const others = { handling: 0, reach: 0, dry: 0 };
-    const total = state.total;
     for (let j = 0; j < instance.m; j += 1) {
       if (j === here || !instance.allowed[i * instance.m + j]) continue;
       possible += 1;
@@ -35,11 +37,8 @@ export function explainLoad(plan: Plan, instance: Instance, where: Int32Array): 
       others.handling += cost.handling;
       others.reach += cost.reach;
       others.dry += cost.dry;
-      if (!state.canPut(i, j)) continue;
-      state.put(i, j);
-      const extra = state.total - total;
-      state.put(i, here);
-      if (!second || extra < second.extra) second = { j, extra };
+      const extra = fitted.changeOf(i, j, second?.extra ?? Infinity);
+      if (extra < (second?.extra ?? Infinity)) second = { j, extra };
     }
     reasons.push({
       thingId: thing.id,

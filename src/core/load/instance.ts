@@ -3,7 +3,8 @@ import { bareBike } from '@/core/bike/balance';
 import { factsOf, type Facts } from '@/core/plan/facts';
 import type { Plan } from '@/core/plan/plan';
 import { LEAVE_POINTS, linearPoints, TERMS, weightOf, type Term } from './costs';
-import { APART, BODY_LIMIT_G, obstacleFor } from './rules';
+import { APART, BODY_LIMIT_G, obstacleFor, staysDry } from './rules';
+import { isUnwanted, partnersOf } from './wishes';
 import type { Spot } from './spots';
 import { comfortableMl, neededMl } from './volume';
 
@@ -47,6 +48,13 @@ export interface Instance {
   points: Float64Array;
   /** n·m: 1 where nothing forbids it for good. */
   allowed: Uint8Array;
+  /** Per thing: itself, what must share its compartment, and what is packed inside any of them. */
+  members: readonly (readonly Thing[])[];
+  /** Of those, what is placed by itself. */
+  outer: readonly (readonly Thing[])[];
+  /** Per thing the other of its pair, or −1; per compartment the one in the same place on the other side, or −1. */
+  pair: Int32Array;
+  mirror: Int32Array;
   /** Where each thing is now, and whether it must stay there. */
   start: Int32Array;
   fixed: Uint8Array;
@@ -55,16 +63,72 @@ export interface Instance {
   weights: Record<Term, number>;
 }
 
-/** Things the loader decides about: carried, and not left at home on purpose. */
-const loadable = (facts: Facts): Thing[] => {
+/**
+ * Things the loader decides about, in lots that go together: carried, not left at home on purpose, and not packed
+ * inside another thing. The first of a lot in the kit stands for it.
+ */
+function lotsOf(facts: Facts): Thing[][] {
+  const { plan, holders } = facts;
   const home = new Set(facts.home.map((thing) => thing.id));
-  return facts.plan.things.filter((thing) => thing.carry === 'bike' && !home.has(thing.id));
-};
+  const loadable = plan.things.filter(
+    (thing) => thing.carry === 'bike' && !home.has(thing.id) && !holders.has(thing.id),
+  );
+  const byId = new Map(loadable.map((thing) => [thing.id, thing]));
+  const taken = new Set<string>();
+  return loadable.flatMap((first) => {
+    if (taken.has(first.id)) return [];
+    const lot = [first];
+    taken.add(first.id);
+    // Those bound to one of the lot join it, and bring those bound to them.
+    for (const thing of lot)
+      for (const id of partnersOf(plan, thing.id, 'together')) {
+        const other = byId.get(id);
+        if (!other || taken.has(id)) continue;
+        taken.add(id);
+        lot.push(other);
+      }
+    return [lot];
+  });
+}
+
+/** The other of each thing's pair, or −1. A thing that is in several pairs keeps to the first. */
+function pairsOf(plan: Plan, indexOf: ReadonlyMap<string, number>, n: number): Int32Array {
+  const pair = new Int32Array(n).fill(-1);
+  for (const wish of plan.wishes) {
+    if (wish.kind !== 'a side each') continue;
+    const [a, b] = wish.thingIds.map((id) => indexOf.get(id));
+    if (a === undefined || b === undefined || a === b || pair[a] !== -1 || pair[b] !== -1) continue;
+    pair[a] = b;
+    pair[b] = a;
+  }
+  return pair;
+}
+
+/** The compartment in the same place on the other side, for each; −1 where there is none. */
+function mirrorsOf(spots: readonly Spot[]): Int32Array {
+  const nth = (spot: Spot) => spot.bag.compartments.indexOf(spot.compartment);
+  return Int32Array.from(spots, (spot) =>
+    spot.bag.side === 'middle'
+      ? -1
+      : spots.findIndex(
+          (other) =>
+            other.bag.place === spot.bag.place &&
+            other.bag.side !== 'middle' &&
+            other.bag.side !== spot.bag.side &&
+            nth(other) === nth(spot),
+        ),
+  );
+}
 
 /** Compiles a plan into a load problem. */
 export function compileInstance(plan: Plan): Instance {
   const facts = factsOf(plan);
-  const things = loadable(facts);
+  const outer = lotsOf(facts);
+  const things = outer.map(([first]) => first!);
+  const members = outer.map((lot) => [
+    ...lot,
+    ...plan.things.filter(({ id }) => lot.some((thing) => facts.holders.get(id) === thing.id)),
+  ]);
   const { spots, view } = facts;
   const n = things.length;
   const m = spots.length;
@@ -74,17 +138,26 @@ export function compileInstance(plan: Plan): Instance {
 
   const points = new Float64Array(n * m);
   const allowed = new Uint8Array(n * m);
-  things.forEach((thing, i) => {
+  members.forEach((lot, i) => {
     spots.forEach((spot, j) => {
-      const cost = linearPoints(plan, view, thing, spot);
-      points[i * m + j] = cost.handling + cost.reach + cost.dry;
-      allowed[i * m + j] = obstacleFor(thing, spot) ? 0 : 1;
+      for (const thing of lot) {
+        const cost = linearPoints(plan, view, thing, spot);
+        points[i * m + j]! += cost.handling + cost.reach + cost.dry;
+      }
+      const forbidden =
+        outer[i]!.some((thing) => obstacleFor(thing, spot)) ||
+        lot.some((thing) => !staysDry(thing, spot) || isUnwanted(plan, thing.id, spot.id));
+      allowed[i * m + j] = forbidden ? 0 : 1;
     });
   });
-  const start = Int32Array.from(
-    things,
-    (thing) => spotIndex.get(facts.compartmentOf.get(thing.id) ?? '') ?? -1,
-  );
+  const indexOf = new Map(outer.flatMap((lot, i) => lot.map((thing) => [thing.id, i] as const)));
+  const sum = (lots: readonly (readonly Thing[])[], value: (thing: Thing) => number) =>
+    Float64Array.from(lots, (lot) => lot.reduce((total, thing) => total + value(thing), 0));
+  // Where a lot is split, it counts as being where its pinned one is, else where the first lies.
+  const start = Int32Array.from(outer, (lot) => {
+    const at = (thing: Thing) => spotIndex.get(facts.compartmentOf.get(thing.id) ?? '') ?? -1;
+    return at(lot.find((thing) => pinned.has(thing.id)) ?? lot[0]!);
+  });
   const share = (spot: Spot) =>
     spot.onBody ? 0 : (spot.place.centre.x - view.rearAxle.x) / view.wheelbaseMm;
   const bare = bareBike(plan.bike, view).mass;
@@ -107,11 +180,11 @@ export function compileInstance(plan: Plan): Instance {
     n,
     m,
     b: bagIds.length,
-    needMl: Float64Array.from(things, neededMl),
-    comfortMl: Float64Array.from(things, comfortableMl),
-    massG: Float64Array.from(things, thingMassG),
+    needMl: sum(outer, neededMl),
+    comfortMl: sum(outer, comfortableMl),
+    massG: sum(members, thingMassG),
     system: Int32Array.from(things, (thing) => SYSTEMS.indexOf(thing.system)),
-    leave: Float64Array.from(things, (thing) => LEAVE_POINTS[thing.need] * weightOf(plan, 'left behind')),
+    leave: sum(members, (thing) => LEAVE_POINTS[thing.need] * weightOf(plan, 'left behind')),
     capacityMl: Float64Array.from(spots, (spot) => spot.capacityMl),
     limitG: Float64Array.from(spots, (spot) => spot.compartment.limitG ?? Infinity),
     bagOf: Int32Array.from(spots, (spot) => bagIds.indexOf(spot.bag.id)),
@@ -125,11 +198,17 @@ export function compileInstance(plan: Plan): Instance {
     baseG,
     baseFrontG,
     bareFrontShare: facts.handling.bareFrontShare,
-    wholeG: baseG + things.reduce((sum, thing) => sum + thingMassG(thing), 0),
+    wholeG: baseG + members.flat().reduce((whole, thing) => whole + thingMassG(thing), 0),
     points,
     allowed,
+    members,
+    outer,
+    pair: pairsOf(plan, indexOf, n),
+    mirror: mirrorsOf(spots),
     start,
-    fixed: Uint8Array.from(things, (thing, i) => (pinned.has(thing.id) && start[i]! >= 0 ? 1 : 0)),
+    fixed: Uint8Array.from(outer, (lot, i) =>
+      start[i]! >= 0 && lot.some((thing) => pinned.has(thing.id)) ? 1 : 0,
+    ),
     apart: Int32Array.from(SYSTEMS, (system) =>
       APART.reduce((mask, [a, b]) => {
         const other = a === system ? b : b === system ? a : null;

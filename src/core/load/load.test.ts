@@ -8,14 +8,14 @@ import { seededRandom } from '@/core/random';
 import { compileInstance } from './instance';
 import { cannotLoad, runLoader } from './loader';
 import { brokenRules, objectiveOf } from './objective';
-import { searchLoad } from './search';
+import { searchByVolume } from './search';
 import { LoadState } from './state';
 
 const seeds = fc.integer({ min: 1, max: 1_000_000 });
 const randomPlan = (seed: number, n: number, bags = 11) =>
   samplePlan({ bags: DEMO_BAGS.slice(0, bags), things: randomThings(seededRandom(seed), n) });
 
-function finish(run: ReturnType<typeof searchLoad>): Int32Array {
+function finish(run: ReturnType<typeof searchByVolume>): Int32Array {
   let step = run.next();
   while (!step.done) step = run.next();
   return step.value;
@@ -73,7 +73,7 @@ describe('the search', () => {
         };
       });
       const instance = compileInstance(samplePlan({ bags, things }));
-      const found = finish(searchLoad(instance, seededRandom(seed), 20_000));
+      const found = finish(searchByVolume(instance, seededRandom(seed), 20_000));
       expect(brokenRules(instance, found)).toEqual([]);
       expect(objectiveOf(instance, found).total).toBeCloseTo(exhaustive(instance), 6);
     }
@@ -82,7 +82,7 @@ describe('the search', () => {
   test('keeps every hard rule on random kits, overfull ones too', () => {
     for (let seed = 1; seed <= 25; seed += 1) {
       const instance = compileInstance(randomPlan(seed, 20 + seed * 4, 3 + (seed % 9)));
-      const found = finish(searchLoad(instance, seededRandom(seed), 6_000));
+      const found = finish(searchByVolume(instance, seededRandom(seed), 6_000));
       expect(brokenRules(instance, found)).toEqual([]);
     }
   });
@@ -90,7 +90,7 @@ describe('the search', () => {
   test('the same seed gives the same load, and more moves never a worse one than the greedy start', () => {
     const plan = randomPlan(5, 60);
     const instance = compileInstance(plan);
-    const run = (seed: number, moves: number) => finish(searchLoad(instance, seededRandom(seed), moves));
+    const run = (seed: number, moves: number) => finish(searchByVolume(instance, seededRandom(seed), moves));
     expect(run(3, 30_000)).toEqual(run(3, 30_000));
     expect(objectiveOf(instance, run(3, 30_000)).total).toBeLessThanOrEqual(
       objectiveOf(instance, run(3, 0)).total,
@@ -98,7 +98,7 @@ describe('the search', () => {
   });
 
   test('reports progress from 0 to 1 with a best that only falls', () => {
-    const run = searchLoad(compileInstance(randomPlan(9, 50)), seededRandom(1), 120_000);
+    const run = searchByVolume(compileInstance(randomPlan(9, 50)), seededRandom(1), 120_000);
     let [done, best, reports] = [0, Infinity, 0];
     for (let step = run.next(); !step.done; step = run.next()) {
       expect(step.value.done).toBeGreaterThanOrEqual(done);
@@ -142,7 +142,7 @@ describe('load for me', () => {
     );
     plan.load[0]!.pinned = true;
     plan.load.push({ thingId: 'chair', to: 'home', pinned: false });
-    const proposal = runLoader(plan, { moves: 2000 });
+    const proposal = runLoader(plan, { effort: 0.05 });
     expect(proposal.moved).toBe(0);
     expect(proposal.leave).toEqual([]);
     expect(proposal.reasons).toMatchObject([{ thingId: 'stove', because: 'you pinned it here' }]);
@@ -161,7 +161,7 @@ describe('load for me', () => {
       { tent: 'seat-main' },
     );
     plan.load[0]!.pinned = true;
-    const proposal = runLoader(plan, { moves: 4000 });
+    const proposal = runLoader(plan, { effort: 0.05 });
     expect(proposal.leave).toEqual([]);
     expect(proposal.moved).toBe(2);
   });
@@ -173,13 +173,13 @@ describe('load for me', () => {
       sampleThing('shirt', { need: 'should' }),
     ];
     const plan = samplePlan({ bags: [sampleBag('roll', 'bar roll', { statedMl: 2100 })], things });
-    expect(runLoader(plan, { moves: 2000 }).leave.map((thing) => thing.name)).toEqual(['towel']);
+    expect(runLoader(plan, { effort: 0.05 }).leave.map((thing) => thing.name)).toEqual(['towel']);
   });
 
   test('the school of filling changes the load: by system keeps systems together', () => {
     const spread = (filling: 'by system' | 'by weight alone') => {
       const plan = { ...demoPlan(), trip: { ...demoPlan().trip, filling } };
-      const proposal = runLoader(plan, { moves: 60_000 });
+      const proposal = runLoader(plan, { effort: 0.05 });
       const pairs = new Set(
         proposal.reasons.map((reason) => {
           const thing = plan.things.find((candidate) => candidate.id === reason.thingId)!;

@@ -1,4 +1,4 @@
-import { thingMassG } from '@/core/kit/thing';
+import { thingMassG, type Thing } from '@/core/kit/thing';
 import type { Edit, Move } from '@/core/plan/edit';
 import type { Plan } from '@/core/plan/plan';
 import { factsOf } from '@/core/plan/facts';
@@ -8,14 +8,15 @@ import { linearPoints, TERMS, type Term } from './costs';
 import { explainLoad, type Reason } from './explain';
 import { compileInstance, type Instance } from './instance';
 import { brokenRules, objectiveOf } from './objective';
-import { searchLoad, type SearchProgress } from './search';
+import { FitCosts } from './fitCosts';
+import { defaultEffort, searchLoad, type SearchProgress } from './fitSearch';
 import { neededMl } from './volume';
 
 export interface LoadOptions {
   /** The same seed gives the same load. */
   seed?: number;
-  /** Moves tried by the search. */
-  moves?: number;
+  /** How long it looks: 1 is about a second of one thread, whatever the kit. */
+  effort?: number;
 }
 
 /** What the loader proposes, with its reasons. Nothing is changed until its edit is applied. */
@@ -52,7 +53,12 @@ export function cannotLoad(plan: Plan): string | null {
  */
 export function* loader(plan: Plan, options: LoadOptions = {}): Generator<SearchProgress, LoadProposal> {
   const instance = compileInstance(plan);
-  const where = yield* searchLoad(instance, seededRandom(options.seed ?? 1), options.moves);
+  const { byVolume, byFit } = defaultEffort(instance.n);
+  const times = options.effort ?? 1;
+  const where = yield* searchLoad(instance, seededRandom(options.seed ?? 1), {
+    byVolume: byVolume * Math.min(times, 4),
+    byFit: byFit * times,
+  });
   return propose(plan, instance, where);
 }
 
@@ -64,43 +70,66 @@ export function runLoader(plan: Plan, options: LoadOptions = {}): LoadProposal {
   return step.value;
 }
 
-function propose(plan: Plan, instance: Instance, found: Int32Array): LoadProposal {
-  const before = objectiveOf(instance, instance.start).total;
+/** What a load found by the search proposes: also of one that the search has not finished with. */
+export function propose(plan: Plan, instance: Instance, found: Int32Array): LoadProposal {
+  const [atStart, atFound] = [judged(instance, instance.start), judged(instance, found)];
   // A sound load that is already as good stays as it is: nobody wants forty things moved for nothing.
-  const keep =
-    brokenRules(instance, instance.start).length === 0 && before <= objectiveOf(instance, found).total + 1e-9;
+  const keep = atStart.sound && atStart.total <= atFound.total + 1e-9;
   const where = keep ? instance.start : found;
   const moves: Move[] = [];
   const leave: LoadProposal['leave'] = [];
-  instance.things.forEach((thing, i) => {
+  const facts = factsOf(plan);
+  const spotIndex = new Map(instance.spots.map((spot, j) => [spot.id, j]));
+  const startOf = (thing: Thing) => spotIndex.get(facts.compartmentOf.get(thing.id) ?? '') ?? -1;
+  instance.things.forEach((_, i) => {
     const to = where[i]!;
-    if (to < 0)
-      leave.push({
-        thingId: thing.id,
-        name: thing.name,
-        massG: thingMassG(thing),
-        volumeMl: neededMl(thing),
-      });
-    if (to === instance.start[i]) return;
-    moves.push({ thingId: thing.id, to: to < 0 ? 'floor' : { compartmentId: instance.spots[to]!.id } });
+    for (const one of instance.outer[i]!) {
+      if (to < 0)
+        leave.push({
+          thingId: one.id,
+          name: one.name,
+          massG: thingMassG(one),
+          volumeMl: neededMl(one),
+        });
+      // One of several that belong together may lie elsewhere although the first is in its place.
+      if (startOf(one) === to) continue;
+      moves.push({ thingId: one.id, to: to < 0 ? 'floor' : { compartmentId: instance.spots[to]!.id } });
+    }
   });
-  const parts = objectiveOf(instance, where);
+  const { total } = keep ? atStart : atFound;
   return {
     edit: { kind: 'several', label: 'Load for me', edits: [{ kind: 'place', moves }] },
-    objective: parts.total,
-    before,
-    bound: Math.min(lowerBound(instance), parts.total),
+    objective: total,
+    before: atStart.total,
+    bound: Math.min(lowerBound(instance), total),
     terms: termsOf(plan, instance, where),
     reasons: explainLoad(plan, instance, where),
     leave,
     moved: moves.length,
-    moves: instance.things.flatMap((thing, i) => {
-      if (where[i] === instance.start[i]) return [];
-      const spotId = (j: number) => (j < 0 ? null : instance.spots[j]!.id);
-      return [
-        { thingId: thing.id, name: thing.name, from: spotId(instance.start[i]!), to: spotId(where[i]!) },
-      ];
+    moves: moves.map(({ thingId, to }) => {
+      const thing = facts.thingById.get(thingId)!;
+      return {
+        thingId,
+        name: thing.name,
+        from: facts.compartmentOf.get(thingId) ?? null,
+        to: typeof to === 'string' ? null : to.compartmentId,
+      };
     }),
+  };
+}
+
+/** A load by the full objective: what must be dug out too, and whether everything closes by how it lies. */
+export function judged(
+  instance: Instance,
+  where: Int32Array,
+): { total: number; order: number; sound: boolean } {
+  const fits = new FitCosts(instance);
+  fits.start(where);
+  const { order } = fits.total();
+  return {
+    total: objectiveOf(instance, where).total + order,
+    order,
+    sound: brokenRules(instance, where, (j) => fits.overMl[j] === 0).length === 0,
   };
 }
 
@@ -109,12 +138,14 @@ function termsOf(plan: Plan, instance: Instance, where: Int32Array): Record<Term
   const parts = objectiveOf(instance, where);
   const { view } = factsOf(plan);
   const terms = Object.fromEntries(TERMS.map((term) => [term, 0])) as Record<Term, number>;
-  instance.things.forEach((thing, i) => {
+  instance.members.forEach((lot, i) => {
     if (where[i]! < 0) return;
-    const cost = linearPoints(plan, view, thing, instance.spots[where[i]!]!);
-    terms.handling += cost.handling;
-    terms.reach += cost.reach;
-    terms.dry += cost.dry;
+    for (const thing of lot) {
+      const cost = linearPoints(plan, view, thing, instance.spots[where[i]!]!);
+      terms.handling += cost.handling;
+      terms.reach += cost.reach;
+      terms.dry += cost.dry;
+    }
   });
   return {
     ...terms,
@@ -122,6 +153,8 @@ function termsOf(plan: Plan, instance: Instance, where: Int32Array): Record<Term
     apart: parts.apart,
     tight: parts.tight,
     balance: parts.balance,
+    order: judged(instance, where).order,
+    wishes: parts.wishes,
     'left behind': parts.leftBehind,
   };
 }

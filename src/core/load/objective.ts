@@ -1,5 +1,13 @@
 import { SYSTEMS } from '@/core/kit/thing';
-import { APART_POINTS, PRESS_POINTS, SHARE_POINTS, sidePoints, SPREAD_POINTS, tailPoints } from './costs';
+import {
+  APART_POINTS,
+  PAIR_POINTS,
+  PRESS_POINTS,
+  SHARE_POINTS,
+  sidePoints,
+  SPREAD_POINTS,
+  tailPoints,
+} from './costs';
 import type { Instance } from './instance';
 
 /** Parts of the objective as the search sees them; `placing` is handling, reach and dry together. */
@@ -9,14 +17,32 @@ export interface ObjectiveParts {
   apart: number;
   tight: number;
   balance: number;
+  wishes: number;
   leftBehind: number;
   total: number;
 }
 
-/** Which hard rules an assignment breaks; empty for one that may be ridden. */
-export function brokenRules(instance: Instance, where: Int32Array): string[] {
+/** Points for where the two of a pair are: nothing on the floor both, or a side each in the same place. */
+export const pairPoints = (instance: Instance, at: number, other: number): number =>
+  at === other && at < 0 ? 0 : at >= 0 && instance.mirror[at] === other ? 0 : PAIR_POINTS;
+
+function volumeIn(instance: Instance, where: Int32Array, j: number): number {
+  let volume = 0;
+  for (let i = 0; i < instance.n; i += 1) if (where[i] === j) volume += instance.needMl[i]!;
+  return volume;
+}
+
+/**
+ * Which hard rules an assignment breaks; empty for one that may be ridden.
+ *
+ * @param closes whether a compartment closes; by volumes alone where not given
+ */
+export function brokenRules(
+  instance: Instance,
+  where: Int32Array,
+  closes: (j: number) => boolean = (j) => volumeIn(instance, where, j) <= instance.capacityMl[j]! + 1e-6,
+): string[] {
   const { n, m } = instance;
-  const volume = new Float64Array(m);
   const mass = new Float64Array(m);
   const bag = new Float64Array(instance.b);
   let body = 0;
@@ -29,13 +55,12 @@ export function brokenRules(instance: Instance, where: Int32Array): string[] {
     if (!instance.allowed[i * m + j] && !instance.fixed[i]) {
       broken.push(`${instance.things[i]!.name} cannot go in ${instance.spots[j]!.name}`);
     }
-    volume[j]! += instance.needMl[i]!;
     mass[j]! += instance.massG[i]!;
     bag[instance.bagOf[j]!]! += instance.massG[i]!;
     if (instance.onBody[j]) body += instance.massG[i]!;
   }
   for (let j = 0; j < m; j += 1) {
-    if (volume[j]! > instance.capacityMl[j]! + 1e-6) broken.push(`${instance.spots[j]!.name} does not close`);
+    if (!closes(j)) broken.push(`${instance.spots[j]!.name} does not close`);
     if (mass[j]! > instance.limitG[j]! + 1e-6) broken.push(`${instance.spots[j]!.name} is too heavy`);
   }
   for (let k = 0; k < instance.b; k += 1) {
@@ -76,6 +101,10 @@ export function objectiveOf(instance: Instance, where: Int32Array): ObjectivePar
       frontG += instance.frontShare[j]! * instance.massG[i]!;
     }
   }
+  let wishes = 0;
+  for (let i = 0; i < n; i += 1)
+    if (instance.pair[i]! > i) wishes += pairPoints(instance, where[i]!, where[instance.pair[i]!]!);
+  wishes *= weights.wishes;
   let spread = 0;
   for (let s = 0; s < S; s += 1) {
     let used = 0;
@@ -106,7 +135,8 @@ export function objectiveOf(instance: Instance, where: Int32Array): ObjectivePar
     apart: apartPoints,
     tight,
     balance,
+    wishes,
     leftBehind,
-    total: placing + together + apartPoints + tight + balance + leftBehind,
+    total: placing + together + apartPoints + tight + balance + wishes + leftBehind,
   };
 }

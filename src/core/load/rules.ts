@@ -26,10 +26,7 @@ export function obstacleFor(thing: Thing, spot: Spot): Obstacle | null {
 }
 
 /** A stiff thing's extents against the compartment's greatest, which is told more plainly than how it would lie. */
-export function sizeObstacle(
-  thing: Thing,
-  spot: Spot,
-): Extract<Obstacle, { byMm: number }> | null {
+export function sizeObstacle(thing: Thing, spot: Spot): Extract<Obstacle, { byMm: number }> | null {
   const extents = extentsMm(thing.form);
   if (!extents) return null;
   for (let i = 0; i < 3; i += 1) {

@@ -20,7 +20,7 @@ const LEAST_ANNEALINGS = 12;
 /** One repacking of a few bags for so many moves of annealing, at the end. */
 const MOVES_PER_REPACKING = 12_000;
 
-export interface SearchProgress {
+export interface VolumeProgress {
   /** 0 to 1. */
   done: number;
   /** Best objective so far, in points. */
@@ -38,17 +38,13 @@ export interface SearchProgress {
  * @param random seeded source; the same seed and number of moves give the same load
  * @returns where each thing goes: compartment index, or −1 for the floor
  */
-export function* searchLoad(
+export function* searchByVolume(
   instance: Instance,
   random: Random,
   moves: number = defaultMoves(instance.n),
-): Generator<SearchProgress, Int32Array> {
+): Generator<VolumeProgress, Int32Array> {
   const free = Array.from({ length: instance.n }, (_, i) => i).filter((i) => !instance.fixed[i]);
-  const options = free.map((i) =>
-    Int32Array.from(
-      Array.from({ length: instance.m }, (_, j) => j).filter((j) => instance.allowed[i * instance.m + j]),
-    ),
-  );
+  const options = optionsOf(instance, free);
   const state = new LoadState(instance);
   // What the rider pinned may itself not close; then no load does, and that much over is nobody's fault.
   const pinnedOverMl = state.overMl + 1e-6;
@@ -92,8 +88,16 @@ export function* searchLoad(
   return best;
 }
 
+/** Compartments that may take each thing at all. */
+export const optionsOf = (instance: Instance, free: readonly number[]): Int32Array[] =>
+  free.map((i) =>
+    Int32Array.from(
+      Array.from({ length: instance.m }, (_, j) => j).filter((j) => instance.allowed[i * instance.m + j]),
+    ),
+  );
+
 /** Things by need and size, the largest first. */
-const greedyOrder = (instance: Instance, free: readonly number[]): number[] =>
+export const greedyOrder = (instance: Instance, free: readonly number[]): number[] =>
   [...free].sort(
     (a, b) => instance.leave[b]! - instance.leave[a]! || instance.needMl[b]! - instance.needMl[a]!,
   );

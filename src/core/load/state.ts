@@ -1,6 +1,7 @@
 import { SYSTEMS } from '@/core/kit/thing';
 import { APART_POINTS, PRESS_POINTS, SHARE_POINTS, sidePoints, SPREAD_POINTS, tailPoints } from './costs';
 import type { Instance } from './instance';
+import { pairPoints } from './objective';
 
 /** Slack against rounding when room is compared with need. */
 const EPSILON = 1e-7;
@@ -93,12 +94,19 @@ export class LoadState {
 
   /** Moves thing i to compartment j, or to the floor with −1, and keeps `total` true. */
   put(i: number, j: number): void {
+    const { instance } = this;
     const from = this.where[i]!;
     if (from === j) return;
     if (from >= 0) this.shift(i, from, -1);
     else this.total -= this.instance.leave[i]!;
     if (j >= 0) this.shift(i, j, 1);
     else this.total += this.instance.leave[i]!;
+    const pair = instance.pair[i]!;
+    if (pair >= 0) {
+      const other = this.where[pair]!;
+      this.total +=
+        instance.weights.wishes * (pairPoints(instance, j, other) - pairPoints(instance, from, other));
+    }
     this.where[i] = j;
     const balance = this.balance();
     this.total += balance - this.balanced;

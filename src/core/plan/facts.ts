@@ -237,7 +237,10 @@ function compartmentFacts(
   const rank = (thing: Thing) => height.get(thing.id) ?? Infinity;
   outer.sort((a, b) => rank(b) - rank(a) || DEPTH[a.call] - DEPTH[b.call]);
   const nested = unordered.filter(({ id }) => holders.has(id));
-  const things = outer.flatMap((thing) => [thing, ...nested.filter(({ id }) => holders.get(id) === thing.id)]);
+  const things = outer.flatMap((thing) => [
+    thing,
+    ...nested.filter(({ id }) => holders.get(id) === thing.id),
+  ]);
   return {
     spot,
     things,

@@ -74,7 +74,9 @@ export const wishSchema = z.discriminatedUnion('kind', [
     thingIds: z.tuple([idSchema, idSchema]),
   }),
   z.object({
-    kind: z.literal('a side each').describe('A pair: one on the left, the other in the same place on the right'),
+    kind: z
+      .literal('a side each')
+      .describe('A pair: one on the left, the other in the same place on the right'),
     thingIds: z.tuple([idSchema, idSchema]),
   }),
 ]);
@@ -194,7 +196,11 @@ export function withFreshIds(plan: Plan, makeId: () => string): Plan {
     })),
     wishes: plan.wishes.map((wish): Wish =>
       wish.kind === 'never'
-        ? { ...wish, thingId: id('thing', wish.thingId), compartmentId: id('compartment', wish.compartmentId) }
+        ? {
+            ...wish,
+            thingId: id('thing', wish.thingId),
+            compartmentId: id('compartment', wish.compartmentId),
+          }
         : { ...wish, thingIds: [id('thing', wish.thingIds[0]), id('thing', wish.thingIds[1])] },
     ),
   };

@@ -1,0 +1,207 @@
+import { leastRoomMl } from '@/core/fit/fit';
+import { quickFit } from '@/core/fit/known';
+import type { Random } from '@/core/random';
+import { seededRandom } from '@/core/random';
+import { ORDER_POINTS } from './costs';
+import type { Instance } from './instance';
+
+/** What the fit of a compartment costs: millilitres that are not in, and points for what must be dug out. */
+interface Cost {
+  overMl: number;
+  order: number;
+}
+
+/** Two numbers of 26 bits make a key of 52, which a double holds exactly. */
+const HIGH = 2 ** 26;
+
+/**
+ * How things lie in each compartment of an assignment, asked by the search: for the assignment as it is, and for one
+ * move or swap before it is made. A set of things is known by the exclusive or of random numbers of its members
+ * (Zobrist 1970), so that a move makes the new sets' keys in two steps. Two sets with one key would be one in ten
+ * million searches; what is taken for the best is asked again in full.
+ */
+export class FitCosts {
+  /** Of the assignment as it is, by compartment. */
+  readonly overMl: Float64Array;
+  readonly order: Float64Array;
+  /** What the move last asked about would change, over both compartments. */
+  changeOverMl = 0;
+  changeOrder = 0;
+  /** Fits asked for that were not known yet. */
+  asked = 0;
+  private readonly low: Int32Array;
+  private readonly high: Int32Array;
+  private readonly keyLow: Int32Array;
+  private readonly keyHigh: Int32Array;
+  private readonly known: Map<number, Cost>[];
+  private readonly where: Int32Array;
+  private readonly members: Int32Array[];
+  private readonly counts: Int32Array;
+  /** Room each takes whatever lies beside it. */
+  private readonly leastMl: Float64Array;
+  private readonly usedMl: Float64Array;
+  // The move last asked about.
+  private readonly pending = { i: -1, a: -1, b: -1, k: -1 };
+  private readonly costs: [Cost, Cost] = [NOTHING, NOTHING];
+
+  constructor(private readonly instance: Instance) {
+    const { n, m } = instance;
+    const random: Random = seededRandom(n * 31 + m);
+    const bits = () => Int32Array.from({ length: n }, () => Math.floor(random() * HIGH));
+    [this.low, this.high] = [bits(), bits()];
+    this.keyLow = new Int32Array(m);
+    this.keyHigh = new Int32Array(m);
+    this.overMl = new Float64Array(m);
+    this.order = new Float64Array(m);
+    this.known = Array.from({ length: m }, () => new Map<number, Cost>());
+    this.where = new Int32Array(n).fill(-1);
+    this.usedMl = new Float64Array(m);
+    this.leastMl = Float64Array.from(instance.outer, (lot) =>
+      lot.reduce((sum, thing) => sum + leastRoomMl(thing), 0),
+    );
+    this.members = Array.from({ length: m }, () => new Int32Array(n));
+    this.counts = new Int32Array(m);
+  }
+
+  /** Takes up an assignment: compartment index of each thing, −1 for the floor. */
+  start(where: ArrayLike<number>): void {
+    const { n, m } = this.instance;
+    for (const values of [this.keyLow, this.keyHigh, this.counts, this.usedMl]) values.fill(0);
+    for (let i = 0; i < n; i += 1) {
+      this.where[i] = -1;
+      this.shift(i, where[i]!);
+    }
+    for (let j = 0; j < m; j += 1) {
+      const cost = this.costOf(j, -1, -1, this.keyLow[j]!, this.keyHigh[j]!);
+      this.overMl[j] = cost.overMl;
+      this.order[j] = cost.order;
+    }
+  }
+
+  /**
+   * What it would change to move thing i from a to b and, where k is not −1, k from b to a; a and b may be −1 for the
+   * floor. Leaves the answer in `changeOverMl` and `changeOrder`.
+   */
+  ask(i: number, a: number, b: number, k: number): void {
+    const { pending, costs } = this;
+    pending.i = i;
+    pending.a = a;
+    pending.b = b;
+    pending.k = k;
+    this.changeOverMl = 0;
+    this.changeOrder = 0;
+    let low = this.low[i]!;
+    let high = this.high[i]!;
+    if (k >= 0) {
+      low ^= this.low[k]!;
+      high ^= this.high[k]!;
+    }
+    costs[0] = a < 0 ? NOTHING : this.costOf(a, i, k, this.keyLow[a]! ^ low, this.keyHigh[a]! ^ high);
+    costs[1] = b < 0 ? NOTHING : this.costOf(b, k, i, this.keyLow[b]! ^ low, this.keyHigh[b]! ^ high);
+    if (a >= 0) {
+      this.changeOverMl += costs[0].overMl - this.overMl[a]!;
+      this.changeOrder += costs[0].order - this.order[a]!;
+    }
+    if (b >= 0) {
+      this.changeOverMl += costs[1].overMl - this.overMl[b]!;
+      this.changeOrder += costs[1].order - this.order[b]!;
+    }
+  }
+
+  /** Whether litres alone let i into compartment b, with k out of it where that is not −1. */
+  mayHold(i: number, b: number, k: number): boolean {
+    if (b < 0) return true;
+    const without = k < 0 ? 0 : this.leastMl[k]!;
+    return this.usedMl[b]! - without + this.leastMl[i]! <= this.instance.capacityMl[b]! + 1e-6;
+  }
+
+  /** Makes the move last asked about. */
+  commit(): void {
+    const { i, a, b, k } = this.pending;
+    this.shift(i, b);
+    if (k >= 0) this.shift(k, a);
+    if (a >= 0) {
+      this.overMl[a] = this.costs[0].overMl;
+      this.order[a] = this.costs[0].order;
+    }
+    if (b >= 0) {
+      this.overMl[b] = this.costs[1].overMl;
+      this.order[b] = this.costs[1].order;
+    }
+  }
+
+  /** Sum over all compartments. */
+  total(): Cost {
+    let [overMl, order] = [0, 0];
+    for (let j = 0; j < this.instance.m; j += 1) {
+      overMl += this.overMl[j]!;
+      order += this.order[j]!;
+    }
+    return { overMl, order };
+  }
+
+  /** Moves a thing in the sets and their keys. */
+  private shift(i: number, to: number): void {
+    const from = this.where[i]!;
+    for (const j of [from, to]) {
+      if (j < 0) continue;
+      this.keyLow[j]! ^= this.low[i]!;
+      this.keyHigh[j]! ^= this.high[i]!;
+    }
+    if (from >= 0) {
+      this.usedMl[from]! -= this.leastMl[i]!;
+      const own = this.members[from]!;
+      const count = (this.counts[from]! -= 1);
+      for (let p = 0; p < count; p += 1) if (own[p] === i) own[p] = own[count]!;
+    }
+    if (to >= 0) {
+      this.usedMl[to]! += this.leastMl[i]!;
+      this.members[to]![this.counts[to]!++] = i;
+    }
+    this.where[i] = to;
+  }
+
+  /** The cost of compartment j without `out` and with `into`, each −1 for none, under the key of that set. */
+  private costOf(j: number, out: number, into: number, low: number, high: number): Cost {
+    const key = high * HIGH + low;
+    const own = this.known[j]!;
+    const known = own.get(key);
+    if (known) return known;
+    this.asked += 1;
+    const { instance } = this;
+    const lots = Array.from(this.members[j]!.subarray(0, this.counts[j]!)).filter((i) => i !== out);
+    if (into >= 0) lots.push(into);
+    // What does not go in by litres need not be laid down to know it.
+    let leastMl = 0;
+    for (const i of lots) leastMl += this.leastMl[i]!;
+    const capacity = instance.capacityMl[j]!;
+    if (leastMl > capacity + 1e-6) {
+      const cost = { overMl: leastMl - capacity, order: 0 };
+      own.set(key, cost);
+      return cost;
+    }
+    // In the order of the kit, so that a set always lies the same.
+    lots.sort((a, b) => a - b);
+    const { chamber } = instance.spots[j]!;
+    const things = lots.flatMap((i) => instance.outer[i]!);
+    const fit = quickFit(chamber, things);
+    const cost = {
+      overMl: fit.closes ? 0 : Math.max(1, fit.neededMl - capacity, noPlaceMl(instance, fit)),
+      order: instance.weights.order * ORDER_POINTS * fit.under.length,
+    };
+    own.set(key, cost);
+    return cost;
+  }
+}
+
+const NOTHING: Cost = { overMl: 0, order: 0 };
+
+/** Room that what found no place would need: the way back to what closes leads over less of it. */
+function noPlaceMl(instance: Instance, fit: { noPlace: readonly string[] }): number {
+  let ml = 0;
+  for (const id of fit.noPlace) {
+    const i = instance.outer.findIndex((lot) => lot.some((thing) => thing.id === id));
+    if (i >= 0) ml += instance.needMl[i]!;
+  }
+  return ml;
+}
