@@ -70,6 +70,8 @@ function thing(
   };
 }
 
+const POT = 'pot-0-9-l';
+
 /** The demo rider's kit: figures plausible for spring nights near 3 °C, names generic. */
 export const DEMO_THINGS: readonly Thing[] = [
   thing('sleep', 'Down quilt', 680, soft(4200, 8200), 'camp', {
@@ -115,20 +117,23 @@ export const DEMO_THINGS: readonly Thing[] = [
   thing('clothes', 'Riding shirt', 160, soft(350, 500), 'riding', { worn: true, need: 'must' }),
   thing('clothes', 'Riding shoes', 760, soft(3000, 3600), 'riding', { worn: true, need: 'must' }),
   thing('clothes', 'Helmet', 310, box(270, 200, 160), 'riding', { worn: true, need: 'must' }),
-  thing('cook', 'Pot 0.9 l with burner inside', 265, cylinder(118, 112), 'camp'),
-  thing('cook', 'Gas canister', 205, cylinder(72, 91), 'camp', { massSource: 'label' }),
+  thing('cook', 'Pot 0.9 l', 168, cylinder(118, 112), 'camp', {
+    hollow: { kind: 'cylinder', lengthMm: 114, diameterMm: 107 },
+  }),
+  thing('cook', 'Burner', 97, box(70, 42, 30), 'camp', { inside: POT }),
+  thing('cook', 'Gas canister', 205, cylinder(72, 91), 'camp', { massSource: 'label', inside: POT }),
   thing('cook', 'Mug', 78, cylinder(85, 80), 'camp', { need: 'nice' }),
   thing('cook', 'Spoon', 17, long(215, 22), 'camp'),
   thing('cook', 'Lighter and matches', 32, box(85, 45, 16), 'camp', { dry: 'must', inDrySack: true }),
   thing('cook', 'Coffee kit', 96, cylinder(90, 66), 'camp', { need: 'nice', dry: 'rather' }),
-  thing('cook', 'Wash cloth', 12, soft(35, 60), 'camp'),
+  thing('cook', 'Wash cloth', 12, soft(35, 60), 'camp', { inside: POT }),
   thing('food', 'Dinners, dried', 148, soft(420, 560), 'camp', {
     quantity: 2,
     need: 'must',
     massSource: 'label',
   }),
   thing('food', 'Breakfast oats', 125, soft(240, 320), 'camp', { quantity: 2, massSource: 'label' }),
-  thing('food', 'Flatbread', 320, crushable(180, 170, 38), 'stop', { need: 'should', massSource: 'label' }),
+  thing('food', 'Flatbread', 320, crushable(165, 150, 38), 'stop', { need: 'should', massSource: 'label' }),
   thing('food', 'Hard cheese', 220, box(110, 65, 34), 'stop', { massSource: 'label' }),
   thing('food', 'Nuts and dried fruit', 350, soft(520, 640), 'riding', { massSource: 'label' }),
   thing('food', 'Oat bars', 55, box(120, 38, 18), 'riding', { quantity: 6, massSource: 'label' }),

@@ -42,17 +42,13 @@ export function knownFit(chamber: Chamber, things: readonly Thing[]): Fit {
 }
 
 /**
- * The same without going back where a few stiff things find no place, as the search asks it: what lies by this lies by
- * `knownFit` too.
+ * How the stiff among some things lie, without going back where a few find no place, as the search asks it: what lies by
+ * this lies by `knownFit` too.
  *
  * @param things in any order that is the same for the same set
  */
-export const quickFit = (chamber: Chamber, things: readonly Thing[]): Fit =>
-  fitIn(
-    chamber,
-    things,
-    knownLay(quickLays, chamber, things, (own, stiff) => layStiff(own, stiff, 0)),
-  );
+export const quickLay = (chamber: Chamber, things: readonly Thing[]): StiffLay =>
+  knownLay(quickLays, chamber, things, (own, stiff) => layStiff(own, stiff, 0));
 
 /** How the stiff among some things lie: the costly part, and the same whatever is soft around them. */
 function knownLay(

@@ -9,6 +9,7 @@ import {
   SPREAD_POINTS,
   tailPoints,
 } from './costs';
+import type { FitCosts } from './fitCosts';
 import type { Instance } from './instance';
 
 const S = SYSTEMS.length;
@@ -64,6 +65,9 @@ export interface Annealer {
  * compartment c − 1 (no destructuring in it: that makes an iterator each time); conflicts between systems come from a table over all 2¹² sets of systems. Measured against
  * doing and undoing each move on `LoadState`: about eight times the moves a second.
  *
+ * With `fits`, whether a compartment closes and what must be dug out in it come from how things lie instead of volumes.
+ * That costs a thousand times as much as a sum, so it is asked only of moves that would be taken otherwise.
+ *
  * @param overMl millilitres that pinned things alone do not fit, which no load can mend
  */
 export function annealerFor(
@@ -71,6 +75,7 @@ export function annealerFor(
   free: readonly number[],
   overMl: number,
   random: Random,
+  fits: FitCosts | null = null,
 ): Annealer {
   const { n, m, needMl, comfortMl, massG, system, weights } = instance;
   const M = m + 1;
@@ -175,6 +180,12 @@ export function annealerFor(
     }
     for (let s = 0; s < S; s += 1) total += spreadPoints * Math.max(0, spread[s]! - 1);
     for (let i = 0; i < n; i += 1) if (pair[i]! > i) total += pairCost(where[i]!, where[pair[i]!]!);
+    if (fits) {
+      fits.start(from);
+      const cost = fits.total();
+      total += cost.order;
+      over = cost.overMl;
+    }
     const balanced = balanceOf(left, load, front, tail);
     total += balanced;
     best.set(where);
@@ -246,13 +257,26 @@ export function annealerFor(
       const dc = comfortMl[i]! - (k < 0 ? 0 : comfortMl[k]!);
       if (k >= 0) change += points[k * M + a]! - points[k * M + b]!;
       let dOver = 0;
+      // At best nothing is over or to be dug out in either any more.
+      let order = 0;
+      if (fits) {
+        if (a > 0) {
+          dOver -= fits.overMl[a - 1]!;
+          order += fits.order[a - 1]!;
+        }
+        if (b > 0) {
+          dOver -= fits.overMl[b - 1]!;
+          order += fits.order[b - 1]!;
+        }
+        change -= order;
+      }
       if (a > 0) {
         const cap = capacity[a]!;
         const v = volume[a]! - cap;
         const c = comfort[a]! - cap;
         const v2 = v - dv;
         const c2 = c - dc;
-        dOver += (v2 > 0 ? v2 : 0) - (v > 0 ? v : 0);
+        if (!fits) dOver += (v2 > 0 ? v2 : 0) - (v > 0 ? v : 0);
         change += pressPoints * ((c2 > 0 ? c2 : 0) - (c > 0 ? c : 0));
       }
       if (b > 0) {
@@ -261,7 +285,7 @@ export function annealerFor(
         const c = comfort[b]! - cap;
         const v2 = v + dv;
         const c2 = c + dc;
-        dOver += (v2 > 0 ? v2 : 0) - (v > 0 ? v : 0);
+        if (!fits) dOver += (v2 > 0 ? v2 : 0) - (v > 0 ? v : 0);
         change += pressPoints * ((c2 > 0 ? c2 : 0) - (c > 0 ? c : 0));
       }
       // Metropolis: a rise is taken with probability exp(−rise ÷ heat), so at most this much is, drawn beforehand.
@@ -323,6 +347,13 @@ export function annealerFor(
       change += balanced2 - balanced;
 
       if (change + price * dOver > most) continue;
+      if (fits) {
+        fits.ask(i, a - 1, b - 1, k);
+        change += order + fits.changeOrder;
+        dOver = fits.changeOverMl;
+        if (change + price * dOver > most) continue;
+        fits.commit();
+      }
       where[i] = b;
       if (k >= 0) where[k] = a;
       if (a > 0) {

@@ -1,33 +1,30 @@
 import type { Random } from '@/core/random';
 import { annealerFor } from './anneal';
-import type { Instance } from './instance';
+import { FitCosts } from './fitCosts';
 import { FittedState } from './fitted';
+import type { Instance } from './instance';
+import { brokenRules } from './objective';
 import { optionsOf } from './search';
 import { LoadState } from './state';
-import { brokenRules } from './objective';
 
 /**
- * Moves of a search: a number, not seconds, so that a seed gives the same load anywhere. Of those by volume about three
- * million are tried a second; of those that ask how things lie, some fifty thousand (measured, `npm run bench:load`).
+ * Rounds of one search: a number, not seconds, so that a seed gives the same load anywhere. Two to three seconds of one
+ * thread for 60 to 120 things; what is best so far is told on the way (`npm run bench:load -- --fit`).
  */
-export interface Effort {
-  byVolume: number;
-  byFit: number;
-}
-/** About 0.9 s of one thread for 60 to 120 things. */
-export const defaultEffort = (things: number): Effort => ({
-  byVolume: 500_000 + 3_000 * things,
-  byFit: 200_000,
-});
+export const ROUNDS = 28;
 
-/** Heats of the annealings that ask how things lie, from the best so far. */
+/** Rounds by litres alone at the beginning, their heats in points one after the other, and moves of each. */
+const BY_LITRES = 6;
 const HOTS = [15, 3, 60] as const;
+const MOVES_BY_LITRES = 80_000;
+/** The later rounds, which ask of each move whether things still lie. */
+const HOT_BY_FIT = 2;
+const MOVES_BY_FIT = 15_000;
+const COLD = 0.1;
 /** Points that a place costs more, where a thing had to come out of it again. */
-const PENALTY = 4;
+const PENALTY = 2;
 /** A load further from the best than this is not improved any more. */
 const NEAR = 1.06;
-const COLD = 0.1;
-const MOVES_PER_ANNEALING = 40_000;
 
 export interface SearchProgress {
   /** 0 to 1. */
@@ -40,18 +37,23 @@ export interface SearchProgress {
 
 /**
  * Looks for the assignment of least objective in which every compartment closes by how things lie, and every other hard
- * rule holds. Any-time: the first load that may be ridden is there at the first report, and each report's is.
+ * rule holds. Any-time: the first load that may be ridden is there at the first report, and so is each one after.
  *
- * A greedy load first; then the search by volumes alone, whose best is mended where shapes get in each other's way;
- * then annealings that ask for the fit of what they would take; descent between them. The load as it is counts as found,
- * so that searching on from it never ends worse.
+ * A greedy load first. Then rounds of an annealing by litres alone, which tries millions of moves a second; its best is
+ * laid down, what finds no place is taken out and put where it does, and the places that failed cost more from then on
+ * (guided local search, Voudouris and Tsang 1999). Then rounds of an annealing that asks of each move it would take
+ * whether things still lie. After each, descent by single moves and swaps with order counted in. The load as it is
+ * counts as found, so that searching on from it never ends worse.
  *
- * @param random seeded source; the same seed and effort give the same load
+ * @param random seeded source; the same seed and number of rounds give the same load
+ * @param bound what no load is better than; the search ends when it has reached that
+ * @returns where each thing goes: compartment index, or −1 for the floor
  */
 export function* searchLoad(
   instance: Instance,
   random: Random,
-  effort: Effort = defaultEffort(instance.n),
+  rounds = ROUNDS,
+  bound = -Infinity,
 ): Generator<SearchProgress, Int32Array> {
   const free = Array.from({ length: instance.n }, (_, i) => i).filter((i) => !instance.fixed[i]);
   const options = optionsOf(instance, free);
@@ -70,26 +72,23 @@ export function* searchLoad(
   fitted.fill(free, options);
   yield report(0);
   if (free.length === 0 || instance.m === 0) return best;
-  fitted.restore(free, instance.start);
   if (brokenRules(instance, instance.start, () => true).length === 0) {
+    fitted.restore(free, instance.start);
     fitted.mend(free, options);
     yield report(0.01);
   }
-  fitted.restore(free, best);
-  fitted.descend(free, options);
-  yield report(0.03);
-  if (effort.byVolume <= 0 && effort.byFit <= 0) return best;
-
-  const annealer = annealerFor(instance, free, pinnedOverMl(instance), random);
-  const rounds = Math.max(1, Math.round(effort.byVolume / MOVES_PER_ANNEALING));
-  for (let round = 0; round < rounds; round += 1) {
+  const byLitres = annealerFor(instance, free, pinnedOverMl(instance), random);
+  const byFit = annealerFor(instance, free, fitted.pinnedOverMl, random, new FitCosts(instance, true));
+  for (let round = 0; round < rounds && bestTotal > bound + 1e-6; round += 1) {
+    const litres = round < BY_LITRES;
+    const annealer = litres ? byLitres : byFit;
     annealer.start(best);
-    annealer.run({ hot: HOTS[round % HOTS.length]!, cold: COLD }, MOVES_PER_ANNEALING);
+    if (litres) annealer.run({ hot: HOTS[round % HOTS.length]!, cold: COLD }, MOVES_BY_LITRES);
+    else annealer.run({ hot: HOT_BY_FIT, cold: COLD }, MOVES_BY_FIT);
     fitted.restore(free, annealer.best() ?? best);
-    // What had to come out did not lie there whatever the litres say: the next annealing pays for trying it again.
-    for (const [i, j] of fitted.mend(free, options)) annealer.penalise(i, j, PENALTY);
+    for (const [i, j] of fitted.mend(free, options)) byLitres.penalise(i, j, PENALTY);
     if (fitted.total < bestTotal * NEAR) fitted.descend(free, options);
-    yield report(0.03 + (0.97 * (round + 1)) / rounds);
+    yield report((round + 1) / rounds);
   }
   return best;
 }

@@ -9,7 +9,7 @@ import { explainLoad, type Reason } from './explain';
 import { compileInstance, type Instance } from './instance';
 import { brokenRules, objectiveOf } from './objective';
 import { FitCosts } from './fitCosts';
-import { defaultEffort, searchLoad, type SearchProgress } from './fitSearch';
+import { ROUNDS, searchLoad, type SearchProgress } from './fitSearch';
 import { neededMl } from './volume';
 
 export interface LoadOptions {
@@ -53,12 +53,8 @@ export function cannotLoad(plan: Plan): string | null {
  */
 export function* loader(plan: Plan, options: LoadOptions = {}): Generator<SearchProgress, LoadProposal> {
   const instance = compileInstance(plan);
-  const { byVolume, byFit } = defaultEffort(instance.n);
-  const times = options.effort ?? 1;
-  const where = yield* searchLoad(instance, seededRandom(options.seed ?? 1), {
-    byVolume: byVolume * Math.min(times, 4),
-    byFit: byFit * times,
-  });
+  const rounds = Math.max(1, Math.round(ROUNDS * (options.effort ?? 1)));
+  const where = yield* searchLoad(instance, seededRandom(options.seed ?? 1), rounds, lowerBound(instance));
   return propose(plan, instance, where);
 }
 
