@@ -459,7 +459,7 @@ test('findings come worst first, and each stage shows its worst', () => {
   expect(new Set(findings.map((finding) => finding.id)).size).toBe(findings.length);
   expect(stages.find((stage) => stage.stage === 'load')).toMatchObject({
     verdict: 'stop',
-    fact: '69 on the floor',
+    fact: '67 on the floor',
   });
 });
 

@@ -50,7 +50,7 @@ describe('headlines', () => {
   test('a change shows its sign; what did not move shows nothing', () => {
     const applied = applyEdit(demoPlan(), {
       kind: 'place',
-      moves: [{ thingId: 'gas-canister', to: { compartmentId: 'fork-left-main' } }],
+      moves: [{ thingId: 'spare-tube', to: { compartmentId: 'fork-left-main' } }],
     });
     if (!applied.ok) throw new Error(applied.error);
     const after = headlines(factsOf(applied.value.plan), now, metric);

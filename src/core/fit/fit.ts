@@ -1,9 +1,9 @@
 import { formVolumeMl, type Thing } from '@/core/kit/thing';
 import { DEPTH } from '@/core/kit/depth';
-import { loosePackedMl, pressedMl } from '@/core/kit/softRoom';
 import type { Chamber } from './chamber';
-import { piecesOf, type Piece } from './pieces';
+import type { Piece } from './pieces';
 import { Packer, type Lying } from './place';
+import { fillMl, isPlacedWhole, knownPieces, looseFillMl, split, STIFF_SHARE } from './split';
 import { freeSlices, heightFor, usableShare } from './voids';
 
 /** A soft thing's share of the fill, from one height over the bottom to another, millimetres. */
@@ -36,20 +36,6 @@ export interface Fit {
   under: readonly (readonly [string, string])[];
 }
 
-/** Room a thing takes whatever lies beside it: its pieces' volumes, or what is soft pressed hard. */
-export const leastRoomMl = (thing: Thing): number =>
-  thing.form.kind === 'soft'
-    ? pressedMl(thing)
-    : knownPieces(thing).reduce((sum, { volumeMl }) => sum + volumeMl, 0);
-
-const piecesByThing = new WeakMap<Thing, readonly Piece[]>();
-/** Pieces are the same for as long as the thing is. */
-function knownPieces(thing: Thing): readonly Piece[] {
-  let pieces = piecesByThing.get(thing);
-  if (!pieces) piecesByThing.set(thing, (pieces = piecesOf(thing)));
-  return pieces;
-}
-
 const packers = new WeakMap<Chamber, Packer>();
 /** One packer a chamber: its arrays are used again, and each fit begins by clearing them. */
 function packerFor(chamber: Chamber, pieces: number): Packer {
@@ -59,8 +45,6 @@ function packerFor(chamber: Chamber, pieces: number): Packer {
   return packer;
 }
 
-/** Stiff things with no place would need about so much room: what boxes and cylinders fill among each other. */
-const STIFF_SHARE = 0.85;
 /** Soft things that need less than this share of the room at their loose size are not pressed by any voids. */
 const ROOMY = 0.6;
 /** Corner places tried before a few stiff things are said not to fit; of more than a few, orders alone are tried. */
@@ -114,17 +98,15 @@ export function layStiff(chamber: Chamber, stiff: readonly Thing[], tries = TRIE
  * @example fitIn(chamberOf(bag, compartment), [pot, canister, jacket]).closes
  */
 export function fitIn(chamber: Chamber, things: readonly Thing[], lay?: StiffLay): Fit {
-  const stiff = things.filter(({ form }) => form.kind !== 'soft');
-  const soft = things
-    .filter(({ form }) => form.kind === 'soft')
-    .sort((a, b) => DEPTH[b.call] - DEPTH[a.call]);
+  const { placed: stiff, poured } = split(things);
+  const soft = poured.sort((a, b) => DEPTH[b.call] - DEPTH[a.call]);
   const onGround = filled(chamber, things, soft, lay ?? layStiff(chamber, stiff));
   if (!onGround.closes || onGround.under.length === 0 || soft.length === 0) return onGround;
   const pieces = stiff.flatMap(knownPieces);
   const packer = packerFor(chamber, pieces.length);
   const overLater = (piece: Piece): number => {
     let ml = 0;
-    for (const thing of soft) if (DEPTH[thing.call] > piece.depth) ml += pressedMl(thing);
+    for (const thing of soft) if (DEPTH[thing.call] > piece.depth) ml += fillMl(thing);
     return piece.stiffener || ml === 0 ? 0 : packer.heightFor(ml);
   };
   if (packer.putAll(inOrderOfCall(pieces), overLater, true).length > 0) return onGround;
@@ -140,8 +122,8 @@ function filled(
 ): Fit {
   const leftOver = Math.max(0, chamber.volumeMl - stiffMl);
   const leftMl = left.reduce((sum, piece) => sum + piece.volumeMl / STIFF_SHARE, 0);
-  const softMl = soft.reduce((sum, thing) => sum + pressedMl(thing), 0);
-  const looseMl = soft.reduce((sum, thing) => sum + loosePackedMl(thing), 0);
+  const softMl = soft.reduce((sum, thing) => sum + fillMl(thing), 0);
+  const looseMl = soft.reduce((sum, thing) => sum + looseFillMl(thing), 0);
   // Voids matter only to what would fill them, and not while there is much more room than that.
   const usable = looseMl > ROOMY * leftOver ? usableMl() : leftOver;
   const deadMl = leftOver - usable;
@@ -178,7 +160,7 @@ export function overMlOf(chamber: Chamber, things: readonly Thing[], lay: StiffL
   let ml = 0;
   for (const { volumeMl } of lay.left) ml += volumeMl / STIFF_SHARE;
   let softMl = 0;
-  for (const thing of things) if (thing.form.kind === 'soft') softMl += pressedMl(thing);
+  for (const thing of split(things).poured) softMl += fillMl(thing);
   const leftOver = Math.max(0, chamber.volumeMl - lay.stiffMl);
   if (softMl > SURE_USE * leftOver) ml += Math.max(0, softMl - lay.usableMl());
   return ml < 1e-6 ? 0 : Math.max(1, ml);
@@ -189,6 +171,7 @@ export function overMlOf(chamber: Chamber, things: readonly Thing[], lay: StiffL
  * a search that changes one thing at a time. What comes out of a lay leaves a lay; what goes in may find no place
  * although it would if all were laid anew.
  *
+ * @param things all that are then in it
  * @returns null where it finds no place
  */
 export function layChanged(
@@ -196,8 +179,9 @@ export function layChanged(
   { lying, left }: StiffLay,
   out: readonly Thing[],
   into: readonly Thing[],
+  things: readonly Thing[],
 ): StiffLay | null {
-  if (left.length > 0) return null;
+  if (left.length > 0 || !isPlacedWhole(things)) return null;
   const gone = out.filter(({ form }) => form.kind !== 'soft');
   const pieces = into.flatMap(knownPieces);
   const stay =
@@ -229,7 +213,7 @@ const inOrderOfCall = (pieces: readonly Piece[]): Piece[] =>
 
 /** Whether a thing finds room in the compartment when nothing else is in it. */
 export function fitsAlone(chamber: Chamber, thing: Thing): boolean {
-  if (thing.form.kind === 'soft') return pressedMl(thing) <= chamber.volumeMl + 1e-6;
+  if (thing.form.kind === 'soft') return fillMl(thing) <= chamber.volumeMl + 1e-6;
   if ((formVolumeMl(thing.form) ?? 0) * thing.quantity > chamber.volumeMl) return false;
   const pieces = knownPieces(thing);
   return packerFor(chamber, pieces.length).putAll(pieces, onBottom, true).length === 0;
@@ -255,15 +239,15 @@ function layersOf(
   let below = 0;
   let at = 0;
   return soft.map((thing) => {
-    const loose = loosePackedMl(thing);
-    below += loose - (loose - pressedMl(thing)) * pressed;
+    const loose = looseFillMl(thing);
+    below += loose - (loose - fillMl(thing)) * pressed;
     const fromMm = at;
     at = heightFor(chamber, free, below);
     return { thingId: thing.id, fromMm, toMm: at };
   });
 }
 
-/** Who lies under something that is wanted later: the nearer of its ends to the mouth lies below all of the other. */
+/** Who lies under something that is wanted later: its nearer end to the mouth lies below the other's middle. */
 function underOthers(
   lying: readonly Lying[],
   layers: readonly Layer[],
@@ -272,12 +256,12 @@ function underOthers(
   // Flat and without maps: asked of every set the search looks at.
   const n = things.length;
   const top = new Float64Array(n).fill(-1);
-  const from = new Float64Array(n).fill(-1);
+  const middle = new Float64Array(n).fill(-1);
   const note = (id: string, low: number, high: number) => {
     for (let i = 0; i < n; i += 1) {
       if (things[i]!.id !== id) continue;
       if (high > top[i]!) top[i] = high;
-      if (low > from[i]!) from[i] = low;
+      if ((low + high) / 2 > middle[i]!) middle[i] = (low + high) / 2;
     }
   };
   for (const { piece, u0, u1 } of lying) note(piece.thingId, u0, u1);
@@ -287,7 +271,7 @@ function underOthers(
     if (top[a]! < 0) continue;
     let worst = -1;
     for (let b = 0; b < n; b += 1) {
-      if (DEPTH[things[b]!.call] <= DEPTH[things[a]!.call] || from[b]! < top[a]! - 1) continue;
+      if (DEPTH[things[b]!.call] <= DEPTH[things[a]!.call] || middle[b]! < top[a]! - 1) continue;
       if (worst < 0 || DEPTH[things[b]!.call] > DEPTH[things[worst]!.call]) worst = b;
     }
     if (worst >= 0) out.push([things[a]!.id, things[worst]!.id]);

@@ -1,6 +1,7 @@
 import type { Bag, Compartment } from '@/core/bag/bag';
 import type { Thing } from '@/core/kit/thing';
 import { chamberOf, type Chamber } from './chamber';
+import { split } from './split';
 import { fitIn, fitsAlone, layStiff, type Fit, type StiffLay } from './fit';
 
 /**
@@ -57,8 +58,8 @@ function knownLay(
   things: readonly Thing[],
   lay: (chamber: Chamber, stiff: readonly Thing[]) => StiffLay,
 ): StiffLay {
-  const stiff = things.filter(({ form }) => form.kind !== 'soft');
-  return kept(all, chamber, keyOf(stiff), () => lay(chamber, stiff));
+  const { placed } = split(things);
+  return kept(all, chamber, keyOf(placed), () => lay(chamber, placed));
 }
 
 const keyOf = (things: readonly Thing[]): string => {

@@ -276,8 +276,20 @@ export class Packer {
       }
       return;
     }
-    this.inV(-dv / 2, u, u1, dv, dw);
-    this.inW(-dw / 2, u, u1, dv, dw);
+    if (this.round) {
+      this.inV(-dv / 2, u, u1, dv, dw);
+      this.inW(-dw / 2, u, u1, dv, dw);
+    } else {
+      // Straight walls have corners.
+      const count = chamber.along(u, u1, -dw / 2, dw / 2, runs);
+      for (let r = 0; r < count; r += 1) {
+        const low = runs[2 * r]!;
+        const high = runs[2 * r + 1]!;
+        if (high - low < dv - SLACK) continue;
+        this.inV(low, u, u1, dv, dw);
+        this.inV(high - dv, u, u1, dv, dw);
+      }
+    }
     for (let q = 0; q < this.besideCount; q += 1) {
       const k = this.beside[q]!;
       this.inV(this.v1[k]!, u, u1, dv, dw);

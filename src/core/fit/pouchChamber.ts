@@ -165,10 +165,14 @@ function clearRuns(corners: readonly Point[], u0: number, u1: number): Range[] {
     const [v0, v1] = [cuts[i]!, cuts[i + 1]!];
     if (v1 - v0 < SLACK) continue;
     const middle = (v0 + v1) / 2;
-    // Within a run between cuts nothing changes: the strip's ends and its middle tell for all of it.
-    const inside = [u0 + SLACK, (u0 + u1) / 2, u1 - SLACK].every((u) =>
-      isInside({ x: middle, z: u }, corners),
-    );
+    // Between cuts no side begins, ends or leaves the strip: one that runs through it shows at the middle.
+    const crossed = corners.some((a, k) => {
+      const b = corners[(k + 1) % n]!;
+      if (a.x < middle === b.x < middle) return false;
+      const u = a.z + ((middle - a.x) / (b.x - a.x)) * (b.z - a.z);
+      return u > u0 + SLACK && u < u1 - SLACK;
+    });
+    const inside = !crossed && isInside({ x: middle, z: (u0 + u1) / 2 }, corners);
     if (!inside) continue;
     const last = runs.at(-1);
     if (last && v0 - last[1] < SLACK) last[1] = v1;

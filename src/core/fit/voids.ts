@@ -92,7 +92,8 @@ export function usableShare(chamber: Chamber, placed: readonly Lying[]): number 
     all += size;
     if (size * cellMl >= LEAST_VOID_ML) usable += size;
   }
-  return all > 0 ? usable / all : 1;
+  // Nothing but slivers thinner than a cell is no room at all.
+  return all > 0 ? usable / all : 0;
 }
 
 /** Cells whose middles lie between two places: from the first to before the last. */

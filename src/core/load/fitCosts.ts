@@ -1,4 +1,5 @@
-import { fitIn, overMlOf, layChanged, leastRoomMl, type StiffLay } from '@/core/fit/fit';
+import { fitIn, layChanged, overMlOf, type StiffLay } from '@/core/fit/fit';
+import { leastRoomMl } from '@/core/fit/split';
 import { quickLay } from '@/core/fit/known';
 import type { Thing } from '@/core/kit/thing';
 import type { Random } from '@/core/random';
@@ -220,7 +221,7 @@ export class FitCosts {
     const now = this.carry ? this.lays[j] : null;
     if (!now) return quickLay(chamber, things);
     const lot = (i: number) => (i < 0 ? [] : this.instance.outer[i]!);
-    return layChanged(chamber, now, lot(out), lot(into)) ?? quickLay(chamber, things);
+    return layChanged(chamber, now, lot(out), lot(into), things) ?? quickLay(chamber, things);
   }
 }
 

@@ -115,6 +115,7 @@ export interface Facts {
   compartmentOf: Map<string, string>;
   /** What is packed inside another thing, and in which. */
   holders: Map<string, string>;
+  /** What lies on the floor; what is packed inside it lies there with it. */
   floor: Thing[];
   home: Thing[];
   worn: Thing[];
@@ -147,7 +148,8 @@ export function factsOf(plan: Plan): Facts {
     const entry = entryOf.get(holders.get(thing.id) ?? thing.id);
     if (!entry) {
       const outer = thingById.get(holders.get(thing.id) ?? thing.id)!;
-      (outer.carry === 'worn' ? worn : floor).push(thing);
+      if (outer.carry === 'worn') worn.push(thing);
+      else if (outer === thing) floor.push(thing);
     } else if (entry.to === 'home') home.push(thing);
     else {
       contents.get(entry.to.compartmentId)?.push(thing);
