@@ -10,6 +10,7 @@ import { usePlanContext } from '@/ui/plan/PlanProvider';
 import { BagShape } from './BagShape';
 import { GapMarks } from './GapMarks';
 import { path, viewBox } from './paper';
+import { Hatch } from './Hatch';
 import styles from './BikeDrawing.module.css';
 
 interface Props {
@@ -97,17 +98,7 @@ export const BikeDrawing = memo(function BikeDrawing(props: Props) {
       role="group"
       aria-label={`${facts.plan.bike?.name ?? 'A middling bike'} from its right side, to scale`}
     >
-      <defs>
-        <pattern
-          id={texture}
-          width="16"
-          height="16"
-          patternUnits="userSpaceOnUse"
-          patternTransform="rotate(35)"
-        >
-          <path d="M0 4H16M0 12H16" className={styles.thread} />
-        </pattern>
-      </defs>
+      <Hatch id={texture} spacing={16} />
       {drawing.bags.filter((drawn) => drawn.far).map(bag)}
       <Frame drawing={drawing} />
       {drawing.bags.filter((drawn) => !drawn.far).map(bag)}

@@ -8,6 +8,7 @@ import { usePlanContext } from '@/ui/plan/PlanProvider';
 import { BagShape } from './BagShape';
 import { GapMarks } from './GapMarks';
 import { path, viewBox } from './paper';
+import { Hatch } from './Hatch';
 import styles from './BikeDrawing.module.css';
 
 interface Props {
@@ -38,17 +39,7 @@ export const FrontDrawing = memo(function FrontDrawing({ facts, selected, onSele
       role="group"
       aria-label={`${facts.plan.bike?.name ?? 'A middling bike'} from ahead, to scale`}
     >
-      <defs>
-        <pattern
-          id={texture}
-          width="16"
-          height="16"
-          patternUnits="userSpaceOnUse"
-          patternTransform="rotate(35)"
-        >
-          <path d="M0 4H16M0 12H16" className={styles.thread} />
-        </pattern>
-      </defs>
+      <Hatch id={texture} spacing={16} />
       <line
         x1={frame.left}
         x2={frame.left + frame.width}

@@ -1,5 +1,6 @@
 'use client';
 
+import { closingWords } from '@/core/explain/closing';
 import { useDroppable } from '@dnd-kit/core';
 import { memo } from 'react';
 import type { BagFacts, CompartmentFacts } from '@/core/plan/facts';
@@ -93,10 +94,3 @@ const Row = memo(function Row({ compartment, bag, open, onOpen, format }: RowPro
     </tr>
   );
 });
-
-function closingWords({ closes, tightness, neededMl, spot }: CompartmentFacts, format: Formatter): string {
-  if (!closes) return `✕ over by ${format.volume(neededMl - spot.capacityMl)}`;
-  if (neededMl === 0) return 'empty';
-  if (tightness > 1) return `pressed ${Math.round(tightness * 100)} %`;
-  return 'closes';
-}

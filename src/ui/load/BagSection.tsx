@@ -3,17 +3,20 @@
 import { ActionIcon } from '@mantine/core';
 import { IconPin, IconX } from '@tabler/icons-react';
 import { useEffect, useRef } from 'react';
+import type { CompartmentFacts } from '@/core/plan/facts';
+import { closingWords } from '@/core/explain/closing';
 import { thingMassG } from '@/core/kit/thing';
 import { neededMl } from '@/core/load/volume';
 import { SystemGlyph } from '@/ui/shared/systems';
+import { SectionDrawing } from './SectionDrawing';
 import { ThingOption } from './ThingOption';
-import { useBoard } from './useBoard';
+import { useBoard, type BoardActions } from './useBoard';
 import styles from './BagSection.module.css';
 
 /** The chosen bag cut open along its fill axis: what lies nearest the mouth stands on top. */
 export function BagSection() {
   const board = useBoard();
-  const { bag, evaluation, format, thingId, chooseThing, chooseBag, entryOf } = board;
+  const { bag, evaluation, format, chooseBag } = board;
   const element = useRef<HTMLElement>(null);
   const open = bag?.id;
   useEffect(() => {
@@ -21,12 +24,14 @@ export function BagSection() {
   }, [open]);
   if (!bag) return null;
   const own = evaluation.compartments.filter(({ spot }) => spot.bag.id === bag.id);
+  const { contentsG, limitG, limitAssumed } = evaluation.byBag.get(bag.id)!;
   return (
     <section ref={element} className={styles.section} aria-label={`Inside ${bag.name}`}>
       <header className={styles.header}>
         <h2>{bag.name}</h2>
         <span className="quiet">
-          {bag.place}, weighs {format.mass(bag.massG)}
+          {bag.place}, carries {format.mass(contentsG)} of {limitAssumed && '≈ '}
+          {format.mass(limitG)}, weighs {format.mass(bag.massG)}
         </span>
         <ActionIcon
           variant="subtle"
@@ -37,60 +42,92 @@ export function BagSection() {
           <IconX size={16} />
         </ActionIcon>
       </header>
-      {own.map(({ spot, things, neededMl: needed }) => (
-        <div key={spot.id} className={styles.cut}>
-          <div className={styles.end}>
-            <span>
-              mouth{own.length > 1 && ` of ${spot.compartment.name}`}; reached {spot.compartment.reach},{' '}
-              {spot.compartment.weather}
-            </span>
-            <span>
-              {spot.capacityMl > needed ? `${format.volume(spot.capacityMl - needed)} free` : 'full'}
-            </span>
-          </div>
-          {things.length === 0 ? (
-            <p className={styles.empty}>Empty. Choose a thing and press {spot.letter}, or drag it here.</p>
-          ) : (
-            <ul
-              role="listbox"
-              tabIndex={0}
-              aria-label={`In ${spot.name}, from the mouth to the bottom`}
-              aria-activedescendant={
-                things.some((thing) => thing.id === thingId) ? `thing-${thingId}` : undefined
-              }
-              className={styles.list}
-            >
-              {things.map((thing) => (
+      {own.map((compartment) => (
+        <Cut key={compartment.spot.id} board={board} compartment={compartment} several={own.length > 1} />
+      ))}
+    </section>
+  );
+}
+
+interface CutProps {
+  board: BoardActions;
+  compartment: CompartmentFacts;
+  /** The bag has more than one, so that this one's name is needed. */
+  several: boolean;
+}
+
+/** One compartment: as it lies, and the same in words from the mouth down. */
+function Cut({ board, compartment, several }: CutProps) {
+  const { evaluation, format, thingId, chooseThing, entryOf } = board;
+  const { spot, things, fit } = compartment;
+  const numbers = new Map(
+    things.filter(({ id }) => !evaluation.holders.has(id)).map((thing, i) => [thing.id, i + 1]),
+  );
+  const nameOf = (id: string) => evaluation.thingById.get(id)!.name;
+  return (
+    <div className={styles.cut}>
+      <div className={styles.end}>
+        <span>
+          {several && `${spot.compartment.name}: `}reached {spot.compartment.reach},{' '}
+          {spot.compartment.weather}
+          {spot.chamber.faceOpen ? '; opens along its side' : '; mouth on top'}
+        </span>
+        <span>{closingWords(compartment, format)}</span>
+      </div>
+      {things.length === 0 ? (
+        <p className={styles.empty}>Empty. Choose a thing and press {spot.letter}, or drag it here.</p>
+      ) : (
+        <div className={styles.inside}>
+          <SectionDrawing
+            compartment={compartment}
+            numbers={numbers}
+            selected={thingId}
+            onChoose={chooseThing}
+          />
+          <ul
+            role="listbox"
+            tabIndex={0}
+            aria-label={`In ${spot.name}, from the mouth to the bottom`}
+            aria-activedescendant={
+              things.some((thing) => thing.id === thingId) ? `thing-${thingId}` : undefined
+            }
+            className={styles.list}
+          >
+            {things.map((thing) => {
+              const holder = evaluation.holders.get(thing.id);
+              const over = fit.under.find(([id]) => id === thing.id)?.[1];
+              const note = fit.noPlace.includes(thing.id)
+                ? 'finds no place'
+                : over
+                  ? `under ${nameOf(over)}`
+                  : null;
+              return (
                 <ThingOption
                   key={thing.id}
                   id={thing.id}
                   selected={thing.id === thingId}
                   onChoose={() => chooseThing(thing.id)}
                   className={styles.thing}
-                  // Bands as high as their share of the compartment, as far as their names leave them readable.
-                  style={{
-                    flexGrow: neededMl(thing),
-                    flexBasis: `${(120 * neededMl(thing)) / Math.max(spot.capacityMl, 1)}px`,
-                  }}
-                  label={`${thing.name}, ${format.mass(thingMassG(thing))}`}
+                  label={`${thing.name}, ${format.mass(thingMassG(thing))}${
+                    holder ? `, inside ${nameOf(holder)}` : ''
+                  }${note ? `, ${note}` : ''}`}
                 >
+                  <span className={styles.place}>{holder ? '↳' : numbers.get(thing.id)}</span>
                   <SystemGlyph system={thing.system} />
                   <span className={styles.name}>
                     {thing.name}
                     {thing.quantity > 1 && ` × ${thing.quantity}`}
+                    {note && <span className={styles.note}> {note}</span>}
                   </span>
                   {entryOf(thing.id)?.pinned && <IconPin size={14} aria-label="pinned" />}
-                  <span className={styles.figure}>{format.volume(neededMl(thing))}</span>
+                  <span className={styles.figure}>{holder ? '' : format.volume(neededMl(thing))}</span>
                   <span className={styles.figure}>{format.mass(thingMassG(thing))}</span>
                 </ThingOption>
-              ))}
-            </ul>
-          )}
-          <div className={styles.end}>
-            <span>bottom</span>
-          </div>
+              );
+            })}
+          </ul>
         </div>
-      ))}
-    </section>
+      )}
+    </div>
   );
 }
