@@ -2,7 +2,8 @@
 import { readFileSync, statSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { parsePlanFile } from '@/core/formats/planFile';
-import { cannotLoad, runLoader } from '@/core/load/loader';
+import { cannotLoad } from '@/core/load/cannotLoad';
+import { runLoader } from '@/core/load/loader';
 import { applyEdit } from '@/core/plan/apply';
 import { LIMITS } from '@/core/plan/limits';
 import { report } from '@/core/plan/report';

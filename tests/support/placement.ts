@@ -1,6 +1,6 @@
 import type { Bag, Compartment } from '@/core/bag/bag';
 import type { Fit } from '@/core/fit/fit';
-import type { Lying } from '@/core/fit/place';
+import type { Lying } from '@/core/fit/lying';
 import { pouchFrame } from '@/core/fit/pouchChamber';
 import { widthAt } from '@/core/geometry/flatPolygon';
 import { isInside } from '@/core/geometry/polygon';

@@ -1,8 +1,12 @@
 import type { Bag } from '@/core/bag/bag';
 import type { Box } from '@/core/geometry/box';
-import { boxFillAxis, type Chamber } from './chamber';
+import type { Chamber } from './chamber';
 
 const SLACK = 1e-7;
+
+/** The measure of a box that runs from its mouth to its bottom. */
+export const boxFillAxis = (opening: Bag['opening']): 'lengthMm' | 'widthMm' | 'heightMm' =>
+  opening === 'top' ? 'heightMm' : opening === 'left' || opening === 'right' ? 'widthMm' : 'lengthMm';
 
 /**
  * A rectangular box. Filled from the bottom where it opens on top, through a side or an end where it opens there;

@@ -5,7 +5,7 @@ import { guessForm, type Form, type Thing } from '@/core/kit/thing';
 import { sampleBag, sampleThing } from '@/core/plan/samples';
 import { seededRandom, type Random } from '@/core/random';
 import { distance, faults, isIn } from '../../../tests/support/placement';
-import { chamberOf } from './chamber';
+import { chamberOf } from './chamberOf';
 import { fitIn, fitsAlone, layStiff } from './fit';
 import { piecesOf } from './pieces';
 

@@ -2,7 +2,8 @@ import { formVolumeMl, type Thing } from '@/core/kit/thing';
 import { DEPTH } from '@/core/kit/depth';
 import type { Chamber } from './chamber';
 import type { Piece } from './pieces';
-import { Packer, type Lying } from './place';
+import type { Lying } from './lying';
+import { Packer } from './place';
 import { fillMl, isPlacedWhole, knownPieces, looseFillMl, split, STIFF_SHARE } from './split';
 import { freeSlices, heightFor, usableShare } from './voids';
 

@@ -1,6 +1,7 @@
 import type { Bag, Compartment } from '@/core/bag/bag';
 import type { Thing } from '@/core/kit/thing';
-import { chamberOf, type Chamber } from './chamber';
+import type { Chamber } from './chamber';
+import { chamberOf } from './chamberOf';
 import { split } from './split';
 import { fitIn, fitsAlone, layStiff, type Fit, type StiffLay } from './fit';
 

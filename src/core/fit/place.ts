@@ -1,18 +1,7 @@
 import { MOST_RUNS, type Chamber } from './chamber';
+import type { Lying } from './lying';
 import type { Piece } from './pieces';
 import { freeSlices, heightFor, SLICES, takeFrom } from './voids';
-
-/** Where a piece lies. `upright`: a cylinder whose axis runs along the fill axis. Millimetres. */
-export interface Lying {
-  piece: Piece;
-  u0: number;
-  u1: number;
-  v0: number;
-  v1: number;
-  w0: number;
-  w1: number;
-  upright: boolean;
-}
 
 const SLACK = 1e-6;
 /** Halvings when a piece is let down between two levels: a twentieth of 500 mm becomes 0.05 mm. */

@@ -1,5 +1,5 @@
 import type { Chamber } from './chamber';
-import type { Lying } from './place';
+import type { Lying } from './lying';
 
 /** A void between stiff things smaller than this counts for nothing (methods, section 3). */
 export const LEAST_VOID_ML = 40;

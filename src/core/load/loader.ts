@@ -9,7 +9,7 @@ import { explainLoad, type Reason } from './explain';
 import { compileInstance, type Instance } from './instance';
 import { brokenRules, objectiveOf } from './objective';
 import { FitCosts } from './fitCosts';
-import { ROUNDS, searchLoad, type SearchProgress } from './fitSearch';
+import { ROUNDS, searchLoad } from './fitSearch';
 import { neededMl } from './volume';
 
 export interface LoadOptions {
@@ -37,25 +37,36 @@ export interface LoadProposal {
   moves: { thingId: string; name: string; from: string | null; to: string | null }[];
 }
 
-/** Why nothing can be loaded, in a sentence. */
-export function cannotLoad(plan: Plan): string | null {
-  if (plan.bags.length === 0) return 'There are no bags to load. Add the bags you own on the Bike stage.';
-  if (plan.things.every((thing) => thing.carry === 'worn')) {
-    return 'There is nothing to load. Lay out your kit on the Kit stage.';
-  }
-  return null;
+/** What the loader tells on the way. */
+export interface LoaderProgress {
+  /** 0 to 1. */
+  done: number;
+  /** Best objective so far, and how many things that load leaves. */
+  best: number;
+  left: number;
 }
 
 /**
- * Loads a plan: the one entrance to fit and search. A generator of progress, whose return is the proposal.
+ * Loads a plan: the one entrance to fit and search. A generator of progress, whose return is the proposal. Told to stop
+ * by `next(true)` it proposes the best load so far; there is one from the first report on.
  *
  * @example const proposal = runLoader(plan, { seed: 1 }); // all at once, for the command line and tests
  */
-export function* loader(plan: Plan, options: LoadOptions = {}): Generator<SearchProgress, LoadProposal> {
+export function* loader(
+  plan: Plan,
+  options: LoadOptions = {},
+): Generator<LoaderProgress, LoadProposal, boolean | undefined> {
   const instance = compileInstance(plan);
   const rounds = Math.max(1, Math.round(ROUNDS * (options.effort ?? 1)));
-  const where = yield* searchLoad(instance, seededRandom(options.seed ?? 1), rounds, lowerBound(instance));
-  return propose(plan, instance, where);
+  const run = searchLoad(instance, seededRandom(options.seed ?? 1), rounds, lowerBound(instance));
+  let best = instance.start;
+  for (let step = run.next(); ; step = run.next()) {
+    if (step.done) return propose(plan, instance, step.value);
+    if (step.value.where) best = step.value.where;
+    let left = 0;
+    for (const j of best) if (j < 0) left += 1;
+    if (yield { done: step.value.done, best: step.value.best, left }) return propose(plan, instance, best);
+  }
 }
 
 /** Runs the loader to its end. */
@@ -66,8 +77,7 @@ export function runLoader(plan: Plan, options: LoadOptions = {}): LoadProposal {
   return step.value;
 }
 
-/** What a load found by the search proposes: also of one that the search has not finished with. */
-export function propose(plan: Plan, instance: Instance, found: Int32Array): LoadProposal {
+function propose(plan: Plan, instance: Instance, found: Int32Array): LoadProposal {
   const [atStart, atFound] = [judged(instance, instance.start), judged(instance, found)];
   // A sound load that is already as good stays as it is: nobody wants forty things moved for nothing.
   const keep = atStart.sound && atStart.total <= atFound.total + 1e-9;
@@ -130,7 +140,7 @@ export function judged(
 }
 
 /** Each term's part of the objective, in points. */
-function termsOf(plan: Plan, instance: Instance, where: Int32Array): Record<Term, number> {
+export function termsOf(plan: Plan, instance: Instance, where: Int32Array): Record<Term, number> {
   const parts = objectiveOf(instance, where);
   const { view } = factsOf(plan);
   const terms = Object.fromEntries(TERMS.map((term) => [term, 0])) as Record<Term, number>;

@@ -1,26 +1,37 @@
 'use client';
 
 import { Button } from '@mantine/core';
+import { lazy, Suspense, useState } from 'react';
 import { TERMS } from '@/core/load/costs';
 import type { LoadProposal } from '@/core/load/loader';
 import { FILLINGS } from '@/core/plan/plan';
 import { Choice } from '@/ui/shared/Choice';
 import { Working } from '@/ui/shared/States';
-import { useLoader } from './LoaderProvider';
+import { useLoader, type LoaderState } from './LoaderProvider';
 import { useBoard } from './useBoard';
 import styles from './LoadBar.module.css';
 
-/** Load for me: start, progress, cancel, and what came of it. */
+const LoadComparison = lazy(() => import('./LoadComparison'));
+
+/** Load for me: start, progress, cancel, what came of it, and comparing it with another load. */
 export function LoadBar() {
-  const { state, run, cancel, dismiss } = useLoader();
+  const { state, kept, run, take, cancel, dismiss, keep, forget } = useLoader();
   const { draft, store } = useBoard();
+  const [comparing, setComparing] = useState(false);
   return (
     <div className={styles.bar}>
       {state.kind === 'working' ? (
-        <Working label="Trying loads" done={state.done} onCancel={cancel} />
+        <>
+          <Working label={workingWords(state)} done={state.progress?.done ?? 0} onCancel={cancel} />
+          {state.progress && (
+            <Button size="compact-sm" onClick={take}>
+              Take the best so far
+            </Button>
+          )}
+        </>
       ) : (
         <>
-          <Button onClick={run}>
+          <Button onClick={() => run()}>
             Load for me <kbd className={styles.kbd}>.</kbd>
           </Button>
           <Choice
@@ -34,6 +45,25 @@ export function LoadBar() {
             }}
             onChoose={(filling) => store.edit({ kind: 'set trip', patch: { filling } })}
           />
+          {draft.plan.load.length > 0 && (
+            <Button
+              size="compact-sm"
+              variant="default"
+              onClick={() => keep(draft.plan.load, `kept, ${draft.plan.load.length} placed`)}
+            >
+              Keep to compare
+            </Button>
+          )}
+          {kept && (
+            <Button
+              size="compact-sm"
+              variant={comparing ? 'filled' : 'default'}
+              aria-expanded={comparing}
+              onClick={() => setComparing(!comparing)}
+            >
+              Compare with the load {kept.name}
+            </Button>
+          )}
           {state.kind === 'failed' && (
             <p role="alert" className={styles.failed}>
               {state.reason}
@@ -42,12 +72,32 @@ export function LoadBar() {
           {state.kind === 'done' && <Outcome proposal={state.proposal} onClose={dismiss} />}
         </>
       )}
+      {kept && comparing && (
+        <Suspense fallback={null}>
+          <LoadComparison
+            kept={kept}
+            onClose={() => setComparing(false)}
+            onForget={() => {
+              setComparing(false);
+              forget();
+            }}
+          />
+        </Suspense>
+      )}
     </div>
   );
 }
 
+function workingWords(state: Extract<LoaderState, { kind: 'working' }>): string {
+  if (!state.progress) return 'Laying out the bags';
+  const { best, left } = state.progress;
+  const leaves = left === 0 ? 'all in' : left === 1 ? '1 thing left over' : `${left} things left over`;
+  return `Best so far: ${best.toFixed(0)} points, ${leaves}`;
+}
+
 function Outcome({ proposal, onClose }: { proposal: LoadProposal; onClose: () => void }) {
   const { evaluation, store, format } = useBoard();
+  const { changes, run, findChanges } = useLoader();
   // What the loader left may have been decided meanwhile.
   const open = proposal.leave.filter(({ thingId }) => evaluation.floor.some((thing) => thing.id === thingId));
   const names = open.map(({ name }) => name).join(', ');
@@ -79,12 +129,58 @@ function Outcome({ proposal, onClose }: { proposal: LoadProposal; onClose: () =>
             Leave {open.length === 1 ? 'it' : 'them'} at home
           </Button>
         )}
+        {open.length > 0 && changes.kind === 'idle' && (
+          <Button size="compact-sm" variant="default" onClick={findChanges}>
+            What would let it fit?
+          </Button>
+        )}
+        <Button size="compact-sm" variant="default" onClick={() => run(true)}>
+          Look longer
+        </Button>
         <Weighed proposal={proposal} />
         {proposal.moves.length > 0 && <Moves proposal={proposal} />}
         <Button size="compact-sm" variant="subtle" onClick={onClose}>
           Close
         </Button>
       </div>
+      <Changes />
+    </div>
+  );
+}
+
+/** The smallest changes that would let everything in. */
+function Changes() {
+  const { changes, cancel } = useLoader();
+  const { store, format } = useBoard();
+  if (changes.kind === 'idle') return null;
+  if (changes.kind === 'working')
+    return <Working label="Trying small changes" done={changes.done} onCancel={cancel} />;
+  const { found } = changes;
+  return (
+    <div className={styles.changes}>
+      <p>
+        {found.changes.length === 0
+          ? 'No single small change was found that lets everything in.'
+          : 'Everything goes in with one of these; each was tried:'}{' '}
+        {found.leastMl > 0 &&
+          `By volume alone ${format.volume(found.leastMl)} are short, so nothing that makes less room can do.`}
+      </p>
+      <ul>
+        {found.changes.map((change) => (
+          <li key={change.words}>
+            {change.words}: makes {format.volume(change.freesMl)} of room.
+            {change.edit && (
+              <Button
+                size="compact-xs"
+                variant="default"
+                onClick={() => change.edit && store.edit(change.edit)}
+              >
+                Do this<span className="visually-hidden">: {change.words}</span>
+              </Button>
+            )}
+          </li>
+        ))}
+      </ul>
     </div>
   );
 }

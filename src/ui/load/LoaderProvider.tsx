@@ -1,78 +1,160 @@
 'use client';
 
-import { proxy, wrap } from 'comlink';
+import { proxy, wrap, type Remote } from 'comlink';
 import { createContext, useContext, useEffect, useRef, useState, type ReactNode } from 'react';
-import { cannotLoad, type LoadProposal } from '@/core/load/loader';
+import { cannotLoad } from '@/core/load/cannotLoad';
+import type { LoaderProgress, LoadProposal } from '@/core/load/loader';
+import type { SmallestChange } from '@/core/load/smallestChange';
+import type { LoadEntry, Plan } from '@/core/plan/plan';
 import { usePlanContext } from '@/ui/plan/PlanProvider';
 import type { LoadWorker } from '@/workers/load.worker';
 
 export type LoaderState =
   | { kind: 'idle' }
-  | { kind: 'working'; done: number }
+  | { kind: 'working'; progress: LoaderProgress | null; longer: boolean }
   | { kind: 'done'; proposal: LoadProposal }
   | { kind: 'failed'; reason: string };
 
+/** What would let everything in: not asked, being tried, or found. */
+export type ChangesState =
+  { kind: 'idle' } | { kind: 'working'; done: number } | { kind: 'done'; found: SmallestChange };
+
 interface Value {
   state: LoaderState;
-  run(): void;
+  changes: ChangesState;
+  /** The load kept to compare with, and where it came from. */
+  kept: { load: readonly LoadEntry[]; name: string } | null;
+  /** `longer` looks ten times as long, on from the load as it is. */
+  run(longer?: boolean): void;
+  /** Ends the search with the best it has. */
+  take(): void;
   cancel(): void;
   dismiss(): void;
+  findChanges(): void;
+  keep(load: readonly LoadEntry[], name: string): void;
+  forget(): void;
 }
 
 const LoaderContext = createContext<Value | null>(null);
 
-/** Runs the loader in a web worker and puts its load on the plan as one step that can be undone. */
+/** A search that says nothing for so long has died; it is begun again once. */
+const SILENT_MS = 20_000;
+
+/**
+ * Runs the loader in a web worker and puts its load on the plan as one step that can be undone. An edit meanwhile is
+ * taken at once, and the search begins again behind it.
+ */
 export function LoaderProvider({ children }: { children: ReactNode }) {
   const { store } = usePlanContext();
   const [state, setState] = useState<LoaderState>({ kind: 'idle' });
-  const worker = useRef<Worker | null>(null);
+  const [changes, setChanges] = useState<ChangesState>({ kind: 'idle' });
+  const [kept, setKept] = useState<Value['kept']>(null);
+  const worker = useRef<{ own: Worker; remote: Remote<LoadWorker>; plan: Plan } | null>(null);
+  const watch = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
 
   const end = () => {
-    worker.current?.terminate();
+    clearTimeout(watch.current);
+    worker.current?.own.terminate();
     worker.current = null;
   };
   useEffect(() => end, []);
 
-  const run = () => {
+  const begin = (plan: Plan, onFail: () => void) => {
     end();
+    const own = new Worker(new URL('../../workers/load.worker.ts', import.meta.url), { type: 'module' });
+    worker.current = { own, remote: wrap<LoadWorker>(own), plan };
+    own.onerror = () => worker.current?.own === own && onFail();
+    const alive = () => {
+      clearTimeout(watch.current);
+      watch.current = setTimeout(() => worker.current?.own === own && onFail(), SILENT_MS);
+    };
+    alive();
+    return { remote: worker.current.remote, isCurrent: () => worker.current?.own === own, alive };
+  };
+
+  const search = (longer: boolean, again: boolean) => {
     const { plan } = store.getView().draft;
     const obstacle = cannotLoad(plan);
-    if (obstacle) return setState({ kind: 'failed', reason: obstacle });
-    const own = new Worker(new URL('../../workers/load.worker.ts', import.meta.url), { type: 'module' });
-    worker.current = own;
-    setState({ kind: 'working', done: 0 });
-    const fail = () => {
-      if (worker.current !== own) return;
+    if (obstacle) {
       end();
+      return setState({ kind: 'failed', reason: obstacle });
+    }
+    setChanges({ kind: 'idle' });
+    setState({ kind: 'working', progress: null, longer });
+    const fail = () => {
+      end();
+      if (!again) return search(longer, true);
       setState({
         kind: 'failed',
-        reason: 'The loader stopped unexpectedly. Your load is as it was. Run it again.',
+        reason: 'The loader stopped unexpectedly, twice. Your load is as it was. Run it again.',
       });
     };
-    own.onerror = fail;
-    const progress = proxy(({ done }: { done: number }) => {
-      if (worker.current === own) setState({ kind: 'working', done });
+    const { remote, isCurrent, alive } = begin(plan, fail);
+    const onProgress = proxy((progress: LoaderProgress) => {
+      if (!isCurrent()) return;
+      alive();
+      setState({ kind: 'working', progress, longer });
     });
-    wrap<LoadWorker>(own)
-      .load(plan, { seed: 1 }, progress)
-      .then((proposal) => {
-        if (worker.current !== own) return;
+    remote.load(plan, { seed: 1, effort: longer ? 10 : 1 }, onProgress).then(
+      (proposal) => {
+        if (!isCurrent()) return;
         end();
-        // The rider went on meanwhile: what was found belongs to a plan that is no more, so look again.
-        if (store.getView().draft.plan !== plan) return run();
-        if (proposal.moved > 0) store.edit(proposal.edit);
+        if (proposal.moved > 0 && store.edit(proposal.edit))
+          setKept({ load: plan.load, name: 'before loading' });
         setState({ kind: 'done', proposal });
-      }, fail);
+      },
+      () => isCurrent() && fail(),
+    );
   };
+
+  // What the rider changes meanwhile makes another problem: the search begins again behind it.
+  useEffect(() =>
+    store.subscribe(() => {
+      if (state.kind === 'working' && worker.current && store.getView().draft.plan !== worker.current.plan)
+        search(state.longer, false);
+    }),
+  );
 
   const value: Value = {
     state,
-    run,
+    changes,
+    kept,
+    run: (longer = false) => search(longer, false),
+    take: () => void worker.current?.remote.stop(),
     cancel: () => {
       end();
       setState({ kind: 'idle' });
+      setChanges({ kind: 'idle' });
     },
-    dismiss: () => setState({ kind: 'idle' }),
+    dismiss: () => {
+      end();
+      setState({ kind: 'idle' });
+      setChanges({ kind: 'idle' });
+    },
+    findChanges: () => {
+      const { plan } = store.getView().draft;
+      setChanges({ kind: 'working', done: 0 });
+      const fail = () => {
+        end();
+        setChanges({ kind: 'idle' });
+      };
+      const { remote, isCurrent, alive } = begin(plan, fail);
+      const onProgress = proxy((done: number) => {
+        if (!isCurrent()) return;
+        alive();
+        setChanges({ kind: 'working', done });
+      });
+      remote.smallestChange(plan, onProgress).then(
+        (found) => {
+          if (!isCurrent()) return;
+          end();
+          setChanges({ kind: 'done', found });
+        },
+        () => isCurrent() && fail(),
+      );
+    },
+    keep: (load, name) => setKept({ load, name }),
+    forget: () => setKept(null),
   };
   return <LoaderContext value={value}>{children}</LoaderContext>;
 }
