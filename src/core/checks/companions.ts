@@ -14,7 +14,8 @@ export const companions: Check = {
         if (touching.some((own) => own.length === 0)) return [];
         const few = touching[0]!.length <= touching[1]!.length ? touching[0]! : touching[1]!;
         const others = few === touching[0] ? b : a;
-        const elsewhere = few.flatMap((thing) => {
+        // Two ways out are shown; more need not be looked for.
+        const elsewhere = few.slice(0, 3).flatMap((thing) => {
           const free = roomFor(
             facts,
             thing,

@@ -3,12 +3,16 @@ import { bareStart } from './bareStart';
 import { bottleSpace } from './bottles';
 import { clearView } from './clearView';
 import { closing } from './closing';
+import { dugOut } from './dugOut';
 import { companions } from './companions';
 import type { Check } from './finding';
 import { geometryDoubt } from './geometryDoubt';
 import { handling } from './handling';
 import { leftBehind } from './leftBehind';
 import { mounting } from './mounting';
+import { nestOverfull } from './nestOverfull';
+import { noPlace } from './noPlace';
+import { unmetWishes } from './unmetWishes';
 import { noLight, noRepair, nothingWarm, noWater } from './missing';
 import { mustStayDry } from './staysDry';
 import { outOfReach } from './outOfReach';
@@ -30,6 +34,8 @@ export const CHECKS: readonly Check[] = [
   overMass,
   overVolume,
   tooLong,
+  noPlace,
+  nestOverfull,
   mustStayDry,
   nothingWarm,
   noWater,
@@ -41,7 +47,9 @@ export const CHECKS: readonly Check[] = [
   tailHeavy,
   handling,
   outOfReach,
+  unmetWishes,
   companions,
+  dugOut,
   closing,
   scented,
   mounting,

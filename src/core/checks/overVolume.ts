@@ -7,7 +7,8 @@ export const overVolume: Check = {
   id: 'over volume',
   run: (facts, format) =>
     facts.compartments
-      .filter((compartment) => !compartment.closes)
+      // Stiff things that find no place are told one by one.
+      .filter(({ closes, fit }) => !closes && fit.noPlace.length === 0)
       .map(({ spot, things, neededMl: needed, neededErrorMl }) => {
         const over = needed - spot.capacityMl;
         return {
@@ -18,7 +19,7 @@ export const overVolume: Check = {
           subject: { kind: 'compartment', id: spot.id },
           message: `${spot.name} is ${format.volume(over)} over.`,
           reason:
-            `What is in it needs ${format.volume(needed)} with everything soft pressed hard, and it holds ` +
+            `What is in it needs ${format.volume(needed)} as it lies, with everything soft pressed hard, and it holds ` +
             `${format.volume(spot.capacityMl)}. The volumes are known to ±${format.volume(neededErrorMl)}.`,
           figures: [
             { label: 'needed', value: needed, unit: 'ml' },

@@ -1,6 +1,6 @@
 'use client';
 
-import { Button, Checkbox, NumberInput } from '@mantine/core';
+import { Button, Checkbox, NativeSelect, NumberInput } from '@mantine/core';
 import {
   CALLS,
   VIEWS,
@@ -9,6 +9,7 @@ import {
   formVolumeMl,
   guessForm,
   NEEDS,
+  PACKINGS,
   PROVISIONS,
   SYSTEMS,
   type Form,
@@ -161,6 +162,23 @@ export function ThingEditor({ thing }: { thing: Thing }) {
         words={{ bike: 'in a bag', worn: 'worn' }}
         onChoose={(carry) => set({ carry })}
       />
+      {form.kind === 'soft' ? (
+        <Choice
+          label="Put in"
+          value={thing.packing}
+          options={PACKINGS}
+          onChoose={(packing) => set({ packing })}
+        />
+      ) : (
+        <Choice
+          label="Lies"
+          value={thing.stiffener ? 'stiffener' : 'anywhere'}
+          options={['anywhere', 'stiffener'] as const}
+          words={{ anywhere: 'where there is room', stiffener: 'along the lower side, to stiffen the bag' }}
+          onChoose={(lies) => set({ stiffener: lies === 'stiffener' })}
+        />
+      )}
+      <NestFields thing={thing} set={set} />
       <fieldset className={styles.checks}>
         <legend>It is or gives</legend>
         <Checkbox
@@ -222,4 +240,70 @@ export function ThingEditor({ thing }: { thing: Thing }) {
       </div>
     </div>
   );
+}
+
+/** What holds this thing, and what this thing's own inside is like when it holds others. */
+function NestFields({ thing, set }: { thing: Thing; set: (patch: Partial<Thing>) => void }) {
+  const { draft } = usePlan();
+  const { hollow } = thing;
+  const holders = draft.plan.things.filter(
+    (other) => other.hollow && other.id !== thing.id && other.inside !== thing.id,
+  );
+  const measure = (label: string, value: number, patch: (mm: number) => Thing['hollow']) => (
+    <QuantityField
+      label={label}
+      dimension="length"
+      value={value}
+      onCommit={(mm) => mm !== null && set({ hollow: patch(mm) })}
+    />
+  );
+  return (
+    <>
+      <NativeSelect
+        label="Packed inside"
+        value={holders.some(({ id }) => id === thing.inside) ? (thing.inside ?? '') : ''}
+        onChange={(event) => set({ inside: event.currentTarget.value || null })}
+      >
+        <option value="">nothing</option>
+        {holders.map(({ id, name }) => (
+          <option key={id} value={id}>
+            {name}
+          </option>
+        ))}
+      </NativeSelect>
+      <Choice
+        label="Holds other things"
+        value={hollow?.kind ?? 'no'}
+        options={['no', 'cylinder', 'box'] as const}
+        words={{ no: 'no', cylinder: 'a round inside', box: 'a square inside' }}
+        onChoose={(kind) => set({ hollow: hollowOf(thing, kind) })}
+      />
+      {hollow && measure('Inside length', hollow.lengthMm, (lengthMm) => ({ ...hollow, lengthMm }))}
+      {hollow?.kind === 'cylinder' &&
+        measure('Inside diameter', hollow.diameterMm, (diameterMm) => ({ ...hollow, diameterMm }))}
+      {hollow?.kind === 'box' && (
+        <>
+          {measure('Inside width', hollow.widthMm, (widthMm) => ({ ...hollow, widthMm }))}
+          {measure('Inside height', hollow.heightMm, (heightMm) => ({ ...hollow, heightMm }))}
+        </>
+      )}
+    </>
+  );
+}
+
+/** A wall of three millimetres to begin with. */
+const WALL_MM = 3;
+
+function hollowOf({ form }: Thing, kind: 'no' | 'cylinder' | 'box'): Thing['hollow'] {
+  if (kind === 'no') return null;
+  const [length, width, height] =
+    form.kind === 'soft'
+      ? [200, 150, 100]
+      : 'diameterMm' in form
+        ? [form.lengthMm, form.diameterMm, form.diameterMm]
+        : [form.lengthMm, form.widthMm, form.heightMm];
+  const inner = (mm: number) => Math.max(1, mm - 2 * WALL_MM);
+  return kind === 'cylinder'
+    ? { kind, lengthMm: inner(length), diameterMm: inner(Math.min(width, height)) }
+    : { kind, lengthMm: inner(length), widthMm: inner(width), heightMm: inner(height) };
 }

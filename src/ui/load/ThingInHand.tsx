@@ -7,6 +7,7 @@ import { offersFor } from '@/core/load/offer';
 import { neededMl } from '@/core/load/volume';
 import { SystemGlyph } from '@/ui/shared/systems';
 import { useLoader } from './LoaderProvider';
+import { Wishes } from './Wishes';
 import { placeWords, useBoard, type BoardActions } from './useBoard';
 import styles from './ThingInHand.module.css';
 
@@ -26,11 +27,12 @@ export function ThingInHand() {
 }
 
 function Chosen({ board, thing }: { board: BoardActions; thing: Thing }) {
-  const { evaluation, format, entryOf, put, pin } = board;
+  const { evaluation, format, entryOf, put, pin, store } = board;
   const { state } = useLoader();
   const entry = entryOf(thing.id);
   const packed = entry !== undefined && entry.to !== 'home';
   const here = evaluation.compartmentOf.get(thing.id);
+  const holder = evaluation.thingById.get(evaluation.holders.get(thing.id) ?? '');
   const reason =
     state.kind === 'done'
       ? state.proposal.reasons.find(
@@ -64,7 +66,19 @@ function Chosen({ board, thing }: { board: BoardActions; thing: Thing }) {
         </p>
       )}
       <div className={styles.actions}>
-        {thing.carry === 'bike' && (
+        {holder && (
+          <span className={styles.facts}>
+            Packed inside {holder.name}, and goes where that goes.{' '}
+            <Button
+              size="xs"
+              variant="default"
+              onClick={() => store.edit({ kind: 'put things', things: [{ ...thing, inside: null }] })}
+            >
+              Take it out
+            </Button>
+          </span>
+        )}
+        {thing.carry === 'bike' && !holder && (
           <NativeSelect
             size="xs"
             aria-label={`Put ${thing.name} in`}
@@ -88,7 +102,7 @@ function Chosen({ board, thing }: { board: BoardActions; thing: Thing }) {
             To the floor
           </Button>
         )}
-        {entry?.to !== 'home' && thing.carry === 'bike' && (
+        {entry?.to !== 'home' && thing.carry === 'bike' && !holder && (
           <Button size="xs" variant="default" onClick={() => put(thing.id, 'home')}>
             Leave at home
           </Button>
@@ -103,6 +117,7 @@ function Chosen({ board, thing }: { board: BoardActions; thing: Thing }) {
             {entry.pinned ? 'Unpin' : 'Pin'}
           </Button>
         )}
+        {thing.carry === 'bike' && !holder && <Wishes board={board} thing={thing} />}
       </div>
     </section>
   );

@@ -1,0 +1,53 @@
+import type { Wish } from '@/core/plan/plan';
+import type { Facts } from '@/core/plan/facts';
+import type { Check, Finding } from './finding';
+
+/** Wishes for the load that it does not keep, and those that contradict what is pinned. */
+export const unmetWishes: Check = {
+  id: 'wishes',
+  run: (facts) =>
+    facts.plan.wishes.flatMap((wish, index): Finding[] => {
+      const trouble = troubleWith(facts, wish);
+      if (!trouble) return [];
+      const [subject] = wish.kind === 'never' ? [wish.thingId] : wish.thingIds;
+      return [
+        {
+          id: `wish:${index}:${subject}`,
+          check: 'wishes',
+          severity: 'look',
+          stage: 'load',
+          subject: { kind: 'thing', id: subject! },
+          message: trouble,
+          reason: 'You asked for it so. Load for me keeps wishes unless a pin contradicts them.',
+          figures: [],
+          fixes: [
+            { label: 'Load for me', action: 'load for me' },
+            {
+              label: 'Drop this wish',
+              edit: { kind: 'set wishes', wishes: facts.plan.wishes.filter((other) => other !== wish) },
+            },
+          ],
+        },
+      ];
+    }),
+};
+
+function troubleWith({ thingById, compartmentOf, byCompartment }: Facts, wish: Wish): string | null {
+  const nameOf = (id: string) => thingById.get(id)?.name;
+  const spotOf = (id: string) => byCompartment.get(compartmentOf.get(id) ?? '')?.spot;
+  if (wish.kind === 'never')
+    return compartmentOf.get(wish.thingId) === wish.compartmentId
+      ? `${nameOf(wish.thingId)} is in ${spotOf(wish.thingId)!.name}, where you never want it.`
+      : null;
+  const [a, b] = wish.thingIds;
+  const [at, other] = [spotOf(a), spotOf(b)];
+  // Only of things that are there and placed.
+  if (!at || !other) return null;
+  if (wish.kind === 'together')
+    return at.id === other.id
+      ? null
+      : `${nameOf(a)} and ${nameOf(b)} belong together, and lie in ${at.name} and ${other.name}.`;
+  const sides = new Set([at.bag.side, other.bag.side]);
+  const paired = at.bag.place === other.bag.place && sides.has('left') && sides.has('right');
+  return paired ? null : `${nameOf(a)} and ${nameOf(b)} are a pair, and do not lie a side each.`;
+}
