@@ -5,9 +5,13 @@ import type { Facts } from '@/core/plan/facts';
 import { linearPoints } from './costs';
 import type { Fit } from '@/core/fit/fit';
 import { knownFit } from '@/core/fit/known';
+import { leastRoomMl } from '@/core/fit/split';
 import { BODY_LIMIT_G, obstacleFor, staysDry } from './rules';
 import { companyOf, isUnwanted } from './wishes';
 import type { Spot } from './spots';
+
+/** Compartments asked how things would lie in them; the others are worse places anyway, and each costs. */
+const MOST_ASKED = 4;
 
 /**
  * Compartments that can take a thing now without breaking a hard rule, the best for handling, reach and dryness
@@ -33,6 +37,8 @@ export function roomFor(
     if (together.some((id) => (facts.compartmentOf.get(id) ?? spot.id) !== spot.id)) return false;
     if (obstacleFor(thing, spot) || contents.some((one) => !staysDry(one, spot))) return false;
     const compartment = facts.byCompartment.get(spot.id)!;
+    // What does not go in by litres need not be laid down to know it.
+    if (compartment.fit.stiffMl + compartment.fit.softMl + leastRoomMl(thing) > spot.capacityMl) return false;
     const bag = facts.byBag.get(spot.bag.id)!;
     const already = current === undefined ? undefined : facts.byCompartment.get(current)?.spot;
     const fromSameBag = already?.bag.id === spot.bag.id;
@@ -51,7 +57,7 @@ export function roomFor(
     .map((spot) => ({ spot, points: points(spot) }))
     .sort((a, b) => a.points - b.points);
   const found: Spot[] = [];
-  for (const { spot } of ranked) {
+  for (const { spot } of ranked.slice(0, MOST_ASKED)) {
     if (found.length >= most) break;
     if (fitWith(facts, spot, thing).closes) found.push(spot);
   }

@@ -8,7 +8,7 @@ import { closingWords } from '@/core/explain/closing';
 import { thingMassG } from '@/core/kit/thing';
 import { neededMl } from '@/core/load/volume';
 import { SystemGlyph } from '@/ui/shared/systems';
-import { SectionDrawing } from './SectionDrawing';
+import { isWide, SectionDrawing } from './SectionDrawing';
 import { ThingOption } from './ThingOption';
 import { useBoard, type BoardActions } from './useBoard';
 import styles from './BagSection.module.css';
@@ -77,7 +77,7 @@ function Cut({ board, compartment, several }: CutProps) {
       {things.length === 0 ? (
         <p className={styles.empty}>Empty. Choose a thing and press {spot.letter}, or drag it here.</p>
       ) : (
-        <div className={styles.inside}>
+        <div className={styles.inside} data-wide={isWide(compartment) || undefined}>
           <SectionDrawing
             compartment={compartment}
             numbers={numbers}

@@ -21,14 +21,14 @@ export function LoadBar() {
   return (
     <div className={styles.bar}>
       {state.kind === 'working' ? (
-        <>
+        <div className={styles.working}>
           <Working label={workingWords(state)} done={state.progress?.done ?? 0} onCancel={cancel} />
           {state.progress && (
             <Button size="compact-sm" onClick={take}>
               Take the best so far
             </Button>
           )}
-        </>
+        </div>
       ) : (
         <>
           <Button onClick={() => run()}>

@@ -7,9 +7,17 @@ import { centroid, extentOf, signedAreaMm2, type Point } from '@/core/geometry/p
 import { Hatch } from '@/ui/bike/Hatch';
 import styles from './SectionDrawing.module.css';
 
-/** Pixels that a section may take across and up. */
+/** Pixels that a section may take across and up; one that is much wider than high lies over the list. */
 const WIDTH = 168;
 const HEIGHT = 236;
+const WIDE = { width: 336, height: 150 };
+
+/** Whether a compartment's cut is so wide that the list belongs under it, not beside. */
+export function isWide({ spot }: CompartmentFacts): boolean {
+  const { v, lengthMm } = spot.chamber;
+  return v[1] - v[0] > 1.3 * lengthMm;
+}
+
 /** A label is left out where its shape is smaller than this on the screen. */
 const READABLE = 130;
 
@@ -26,7 +34,8 @@ export function SectionDrawing({ compartment, numbers, selected, onChoose }: Pro
   const hatch = useId();
   const { outline, bands, blocks } = sectionOf(compartment.spot.chamber, compartment.fit);
   const { left, right, low, high } = extentOf(outline);
-  const scale = Math.min(WIDTH / Math.max(1, right - left), HEIGHT / Math.max(1, high - low));
+  const room = isWide(compartment) ? WIDE : { width: WIDTH, height: HEIGHT };
+  const scale = Math.min(room.width / Math.max(1, right - left), room.height / Math.max(1, high - low));
   const [width, height] = [(right - left) * scale + 8, (high - low) * scale + 8];
   const at = ({ x, z }: Point) => ({ x: (x - left) * scale + 4, y: (high - z) * scale + 4 });
   const points = (corners: readonly Point[]) =>
@@ -51,7 +60,7 @@ export function SectionDrawing({ compartment, numbers, selected, onChoose }: Pro
           <g key={thingId} className={styles.soft} {...shape(thingId)}>
             <polygon points={points(corners)} />
             <polygon points={points(corners)} fill={`url(#${hatch})`} className={styles.cloth} />
-            {label(thingId, centroid(corners), Math.abs(signedAreaMm2(corners)))}
+            {label(thingId, asideOf(corners), Math.abs(signedAreaMm2(corners)))}
           </g>
         ),
       )}
@@ -72,4 +81,11 @@ export function SectionDrawing({ compartment, numbers, selected, onChoose }: Pro
       <polygon points={points(outline)} className={styles.seam} />
     </svg>
   );
+}
+
+/** To the right of the middle of what is soft: in the middle lies what is stiff. */
+function asideOf(corners: readonly Point[]): Point {
+  const { x, z } = centroid(corners);
+  const { left, right } = extentOf(corners);
+  return { x: x + 0.36 * (right - left), z };
 }
