@@ -3,8 +3,10 @@ import type { Instance } from './instance';
 import { greedyOrder } from './search';
 import { LoadState } from './state';
 
-/** Share of the largest in a compartment below which a thing is too small to mend it. */
-const MENDS = 0.15;
+/** Of the largest in a compartment so many are asked whether it closes without them. */
+const MENDERS = 8;
+/** Beyond so many things swaps are left to the annealings: there are half a million pairs of a thousand. */
+const MOST_SWAPPED = 160;
 
 /**
  * A load with its running sums, of which every compartment closes by how things lie. Moves are judged by the sums first;
@@ -99,11 +101,10 @@ export class FittedState {
     for (let j = 0; j < instance.m; j += 1) {
       const own = free.filter((i) => state.where[i] === j);
       while (fits.overMl[j]! > 0 && own.length > 0) {
-        // What mends most for what it costs to leave out; small things are not asked about, they mend nothing.
-        const leastMl = MENDS * Math.max(...own.map((i) => instance.needMl[i]!));
+        // What mends most for what it costs to leave out, of the largest: small things mend nothing.
+        own.sort((p, q) => instance.needMl[q]! - instance.needMl[p]!);
         let [best, bestScore] = [0, -Infinity];
-        own.forEach((i, k) => {
-          if (instance.needMl[i]! < Math.min(leastMl, fits.overMl[j]!)) return;
+        own.slice(0, MENDERS).forEach((i, k) => {
           fits.ask(i, j, -1, -1);
           const score = -fits.changeOverMl / instance.leave[i]!;
           if (score > bestScore) [best, bestScore] = [k, score];
@@ -141,6 +142,7 @@ export class FittedState {
           this.move(i, j);
           improved = true;
         }
+        if (free.length > MOST_SWAPPED) return;
         for (let b = a + 1; b < free.length; b += 1) if (this.swapIfBetter(i, free[b]!)) improved = true;
       });
     }

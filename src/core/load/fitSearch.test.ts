@@ -1,0 +1,266 @@
+import fc from 'fast-check';
+import { DEMO_BAGS } from '@/core/demo/bags';
+import { demoPlan } from '@/core/demo/plan';
+import { knownFit } from '@/core/fit/known';
+import { applyEdit } from '@/core/plan/apply';
+import { evaluate } from '@/core/plan/evaluate';
+import { factsOf } from '@/core/plan/facts';
+import type { Plan, Wish } from '@/core/plan/plan';
+import { loaded, randomThings, sampleBag, samplePlan, sampleThing } from '@/core/plan/samples';
+import { seededRandom } from '@/core/random';
+import { faults } from '../../../tests/support/placement';
+import { FittedState } from './fitted';
+import { FitCosts } from './fitCosts';
+import { searchLoad } from './fitSearch';
+import { compileInstance } from './instance';
+import { judged, loader, runLoader } from './loader';
+import { objectiveOf } from './objective';
+import { optionsOf } from './search';
+
+const seeds = fc.integer({ min: 1, max: 1_000_000 });
+const randomPlan = (seed: number, n: number) =>
+  samplePlan({ bags: [...DEMO_BAGS], things: randomThings(seededRandom(seed), n) });
+
+function applied(plan: Plan, options = { effort: 0.2 }): Plan {
+  const result = applyEdit(plan, runLoader(plan, options).edit);
+  if (!result.ok) throw new Error(result.error);
+  return result.value.plan;
+}
+const placeOf = (plan: Plan, id: string) => factsOf(plan).compartmentOf.get(id);
+
+describe('a load', () => {
+  test('closes everywhere by the independent checker, whatever the kit', () => {
+    fc.assert(
+      fc.property(seeds, (seed) => {
+        const facts = factsOf(applied(randomPlan(seed, 45)));
+        expect(facts.compartmentOf.size).toBeGreaterThan(20);
+        for (const { spot, things, fit } of facts.compartments) {
+          expect(fit.closes).toBe(true);
+          expect(faults(spot.bag, spot.compartment, things, fit)).toEqual([]);
+        }
+      }),
+      { numRuns: 6 },
+    );
+  });
+
+  test('the demo: all but the folding chair, and no finding says stop', () => {
+    const plan = applied(demoPlan(), { effort: 1 });
+    const { findings, floor } = evaluate(plan);
+    expect(floor.map(({ name }) => name)).toEqual(['Folding chair']);
+    expect(findings.filter(({ severity, stage }) => severity === 'stop' && stage === 'load')).toEqual([]);
+  });
+
+  test('the same seed gives the same load, and looking on from it never ends worse', () => {
+    const plan = randomPlan(4, 40);
+    const [first, again] = [runLoader(plan, { effort: 0.4 }), runLoader(plan, { effort: 0.4 })];
+    expect(again.edit).toEqual(first.edit);
+    const on = applyEdit(plan, first.edit);
+    if (!on.ok) throw new Error(on.error);
+    const longer = runLoader(on.value.plan, { effort: 0.4, seed: 2 });
+    expect(longer.objective).toBeLessThanOrEqual(first.objective + 1e-6);
+    expect(longer.before).toBeCloseTo(first.objective, 6);
+  });
+
+  test('each report is of a load that may be ridden; told to stop, the best so far is proposed', () => {
+    const plan = randomPlan(7, 40);
+    const instance = compileInstance(plan);
+    const run = searchLoad(instance, seededRandom(1), 4);
+    let told = 0;
+    let before = Infinity;
+    for (let step = run.next(); !step.done; step = run.next()) {
+      const { where, best } = step.value;
+      if (!where) continue;
+      told += 1;
+      const judgement = judged(instance, where);
+      expect(judgement.sound).toBe(true);
+      expect(judgement.total).toBeCloseTo(best, 6);
+      expect(best).toBeLessThan(before);
+      before = best;
+    }
+    expect(told).toBeGreaterThan(1);
+    const first = loader(plan, { effort: 1 });
+    const report = first.next();
+    if (report.done) throw new Error('There is a first report.');
+    const stopped = first.next(true);
+    expect(stopped.done && stopped.value.objective).toBeCloseTo(report.value.best, 6);
+  });
+});
+
+describe('the running costs of the fit', () => {
+  test('agree with laying everything down anew after any moves and swaps', () => {
+    fc.assert(
+      fc.property(seeds, (seed) => {
+        const random = seededRandom(seed);
+        const instance = compileInstance(randomPlan(seed, 20));
+        const fitted = new FittedState(instance);
+        const free = instance.things.map((_, i) => i);
+        fitted.fill(free, optionsOf(instance, free));
+        for (let step = 0; step < 40; step += 1) {
+          const i = Math.floor(random() * instance.n);
+          const j = Math.floor(random() * (instance.m + 1)) - 1;
+          if (step % 3 === 0) fitted.swapIfBetter(i, Math.floor(random() * instance.n));
+          else if (fitted.changeOf(i, j, Infinity) < Infinity) fitted.move(i, j);
+        }
+        const fresh = new FitCosts(instance);
+        fresh.start(fitted.state.where);
+        expect(fitted.fits.total()).toEqual(fresh.total());
+        expect(fitted.total).toBeCloseTo(
+          objectiveOf(instance, fitted.state.where).total + fresh.total().order,
+          6,
+        );
+      }),
+      { numRuns: 15 },
+    );
+  });
+});
+
+describe('wishes', () => {
+  const pair = (a: string, b: string, kind: 'together' | 'a side each'): Wish => ({ kind, thingIds: [a, b] });
+
+  test('never here; together; a side each; all three kept on the demo', () => {
+    const plan = demoPlan();
+    const wishes: Wish[] = [
+      { kind: 'never', thingId: 'down-quilt', compartmentId: 'seat-pack-main' },
+      pair('head-torch', 'paperback', 'together'),
+      pair('mug', 'camp-shoes', 'a side each'),
+    ];
+    const done = applied({ ...plan, wishes });
+    expect(placeOf(done, 'down-quilt')).toBeDefined();
+    expect(placeOf(done, 'down-quilt')).not.toBe('seat-pack-main');
+    expect(placeOf(done, 'head-torch')).toBeDefined();
+    expect(placeOf(done, 'head-torch')).toBe(placeOf(done, 'paperback'));
+    const sides = [placeOf(done, 'mug')!, placeOf(done, 'camp-shoes')!].sort();
+    expect([
+      ['fork-left-main', 'fork-right-main'],
+      ['stem-left-main', 'stem-right-main'],
+    ]).toContainEqual(sides);
+    expect(evaluate(done).findings.filter(({ check }) => check === 'wishes')).toEqual([]);
+  });
+
+  test('a pin that contradicts a wish stays, and a finding says so', () => {
+    const plan = loaded(demoPlan(), { 'down-quilt': 'seat-pack-main' });
+    plan.load[0]!.pinned = true;
+    plan.wishes = [
+      { kind: 'never', thingId: 'down-quilt', compartmentId: 'seat-pack-main' },
+      pair('down-quilt', 'silk-liner', 'together'),
+      // Names what is not there, and asks nothing.
+      pair('down-quilt', 'nothing', 'a side each'),
+    ];
+    const done = applied(plan);
+    expect(placeOf(done, 'down-quilt')).toBe('seat-pack-main');
+    expect(placeOf(done, 'silk-liner')).toBe('seat-pack-main');
+    const finding = evaluate(done).findings.find(({ check }) => check === 'wishes')!;
+    expect(finding.message).toBe('Down quilt is in Seat pack, main, where you never want it.');
+    const drop = finding.fixes.find(({ label }) => label === 'Drop this wish')!;
+    if (!('edit' in drop)) throw new Error('Dropping a wish is an edit.');
+    const dropped = applyEdit(done, drop.edit);
+    expect(dropped.ok && evaluate(dropped.value.plan).findings.some(({ check }) => check === 'wishes')).toBe(
+      false,
+    );
+    expect(dropped.ok && applyEdit(dropped.value.plan, dropped.value.inverse)).toMatchObject({
+      value: { plan: { wishes: done.wishes } },
+    });
+  });
+});
+
+describe('nests', () => {
+  test('the canister goes where the pot goes, weighs there, and takes no room of its own', () => {
+    const plan = loaded(demoPlan(), { 'pot-0-9-l': 'fork-left-main' });
+    const facts = factsOf(plan);
+    const fork = facts.byCompartment.get('fork-left-main')!;
+    expect(fork.things.map(({ id }) => id)).toEqual(['pot-0-9-l', 'burner', 'gas-canister', 'wash-cloth']);
+    expect(fork.massG).toBe(168 + 97 + 205 + 12);
+    expect(fork.fit.lying).toHaveLength(1);
+    expect(facts.floor.some(({ id }) => id === 'gas-canister')).toBe(false);
+    const apart = applyEdit(plan, {
+      kind: 'place',
+      moves: [{ thingId: 'gas-canister', to: { compartmentId: 'frame-main' } }],
+    });
+    expect(apart).toMatchObject({ ok: false, error: expect.stringMatching(/packed inside Pot/) });
+  });
+
+  test('a pot that does not close over what is in it is told, and what to take out', () => {
+    const plan = demoPlan();
+    plan.things = plan.things.map((thing) =>
+      thing.id === 'mug' ? { ...thing, inside: 'pot-0-9-l' } : thing,
+    );
+    const finding = evaluate(plan).findings.find(({ check }) => check === 'nest')!;
+    expect(finding).toMatchObject({ severity: 'stop', stage: 'kit' });
+    expect(finding.message).toMatch(/^Pot 0.9 l does not close over/);
+    expect(finding.fixes.map(({ label }) => label)).toContain('Take Gas canister out of Pot 0.9 l');
+    expect(evaluate(demoPlan()).findings.filter(({ check }) => check === 'nest')).toEqual([]);
+  });
+
+  test('things that would hold each other in a ring are in none', () => {
+    const plan = samplePlan({
+      things: [
+        sampleThing('a', { inside: 'b' }),
+        sampleThing('b', { inside: 'a' }),
+        sampleThing('c', { inside: 'gone' }),
+      ],
+    });
+    expect(factsOf(plan).holders.size).toBe(0);
+    expect(factsOf(plan).floor).toHaveLength(3);
+  });
+});
+
+describe('bad input', () => {
+  test('a compartment of no litres takes nothing, and the rest is loaded', () => {
+    const plan = samplePlan({
+      bags: [sampleBag('none', 'frame bag', { statedMl: 0 }), sampleBag('some', 'seat pack')],
+      things: [
+        sampleThing('a'),
+        sampleThing('b', { form: { kind: 'box', lengthMm: 80, widthMm: 40, heightMm: 30 } }),
+      ],
+    });
+    const done = applied(plan);
+    expect(placeOf(done, 'a')).toBe('some-main');
+    expect(placeOf(done, 'b')).toBe('some-main');
+  });
+
+  test('fixed choices that do not fit each other stay, and it is told', () => {
+    const block = { form: { kind: 'box', lengthMm: 60, widthMm: 60, heightMm: 60 }, volumeMl: 216 } as const;
+    const plan = loaded(
+      samplePlan({
+        bags: [
+          sampleBag('can', 'down tube', { solid: { kind: 'cylinder', lengthMm: 100, diameterMm: 90 } }),
+          sampleBag('pack', 'seat pack'),
+        ],
+        things: [sampleThing('a', block), sampleThing('b', block), sampleThing('c')],
+      }),
+      { a: 'can-main', b: 'can-main' },
+    );
+    plan.load.forEach((entry) => (entry.pinned = true));
+    const done = applied(plan);
+    expect(placeOf(done, 'a')).toBe('can-main');
+    expect(placeOf(done, 'b')).toBe('can-main');
+    expect(placeOf(done, 'c')).toBe('pack-main');
+    const finding = evaluate(done).findings.find(({ check }) => check === 'no place')!;
+    expect(finding.message).toMatch(/^[ab] finds no place in can beside [ab]\.$/);
+  });
+
+  test('a thousand things are loaded without freezing: every report comes, and the load is sound', () => {
+    const plan = randomPlan(3, 1000);
+    const run = loader(plan, { effort: 0.08 });
+    let step = run.next();
+    let reports = 0;
+    while (!step.done) {
+      reports += 1;
+      step = run.next();
+    }
+    expect(reports).toBeGreaterThan(1);
+    const done = applyEdit(plan, step.value.edit);
+    if (!done.ok) throw new Error(done.error);
+    const facts = factsOf(done.value.plan);
+    expect(facts.compartments.every(({ closes }) => closes)).toBe(true);
+    expect(step.value.leave.length).toBeGreaterThan(500);
+  });
+});
+
+test('a set of things lies the same whatever order it comes in', () => {
+  const [spot] = factsOf(demoPlan()).spots;
+  const things = demoPlan()
+    .things.filter(({ form }) => form.kind !== 'soft')
+    .slice(0, 5);
+  expect(knownFit(spot!.chamber, [...things].reverse())).toBe(knownFit(spot!.chamber, things));
+});
