@@ -1,8 +1,11 @@
 // npm run bench:load -- [--seed S] [--things N] [--seconds T]: our search against the HiGHS solver on one instance,
 // side by side on the same volume-only objective. Prints one JSON line. With 0 seconds HiGHS is left out.
+// With --fit: the whole engine with geometry instead, by itself; its best after 0.1, 1, 3 and T seconds.
 import { parseArgs } from 'node:util';
 import loadHighs from 'highs';
 import { DEMO_BAGS } from '@/core/demo/bags';
+import { searchLoad } from '@/core/load/fitSearch';
+import { judged } from '@/core/load/loader';
 import { lowerBound } from '@/core/load/bound';
 import { compileInstance } from '@/core/load/instance';
 import { brokenRules, objectiveOf } from '@/core/load/objective';
@@ -17,6 +20,7 @@ const { values } = parseArgs({
     things: { type: 'string', default: '80' },
     seconds: { type: 'string', default: '60' },
     moves: { type: 'string' },
+    fit: { type: 'boolean', default: false },
   },
 });
 const [seed, things, seconds] = [Number(values.seed), Number(values.things), Number(values.seconds)];
@@ -34,6 +38,49 @@ function search() {
     step = run.next();
   }
   return { where: step.value, ms: performance.now() - started, firstMs };
+}
+
+const round = (value: number) => Number(value.toFixed(3));
+if (values.fit) {
+  console.log(JSON.stringify(await byFit()));
+  process.exit(0);
+}
+
+/** The engine with geometry, told to stop when the time is over. Its rounds are counted, so that it never ends by itself. */
+async function byFit() {
+  const started = performance.now();
+  const run = searchLoad(instance, seededRandom(1), Infinity);
+  const marks = [100, 1000, 3000, seconds * 1000];
+  const best = marks.map((): number | null => null);
+  let firstMs: number | null = null;
+  let rounds = 0;
+  let last: Int32Array | null = null;
+  for (let step = run.next(); !step.done; step = run.next()) {
+    const ms = performance.now() - started;
+    firstMs ??= ms;
+    rounds += 1;
+    if (step.value.where) last = step.value.where;
+    marks.forEach((mark, k) => {
+      if (ms <= mark) best[k] = step.value.best;
+    });
+    if (ms > marks.at(-1)!) break;
+  }
+  if (!last || !judged(instance, last).sound) throw new Error('The search broke a rule.');
+  const final = best.at(-1)!;
+  return {
+    bench: 'load by fit',
+    seed,
+    things,
+    firstMs: Math.round(firstMs!),
+    at100Ms: best[0] && round(best[0]),
+    at1s: best[1] && round(best[1]),
+    at3s: best[2] && round(best[2]),
+    atEnd: round(final),
+    seconds,
+    over1s: best[1] && round(best[1] / final),
+    over3s: best[2] && round(best[2] / final),
+    rounds,
+  };
 }
 
 const ours = search();
@@ -58,7 +105,6 @@ if (seconds > 0) {
     status: String(model.getModelStatus()),
   };
 }
-const round = (value: number) => Number(value.toFixed(3));
 const best = Math.max(bound, theirs?.bound ?? -Infinity);
 console.log(
   JSON.stringify({

@@ -37,15 +37,10 @@ export const differs = (a: unknown, b: unknown): boolean =>
   a !== b && JSON.stringify(a) !== JSON.stringify(b);
 
 /** A bike of this account, or null. */
-export async function readBike(client: Client, accountId: string, bikeId: string): Promise<Bike | null> {
-  const { rows } = await client.query<BikeRow>(
-    `select id, name, mass_g, mass_source, greatest_total_g, geometry, tape, build, readings
-       from bike where account_id = $1 and id = $2`,
-    [accountId, bikeId],
-  );
-  const row = rows[0];
-  if (!row) return null;
-  return bikeSchema.parse({
+const BIKE_COLUMNS = `bike.id, bike.name, mass_g, mass_source, greatest_total_g, geometry, tape, build, readings`;
+
+const bikeOf = (row: BikeRow): Bike =>
+  bikeSchema.parse({
     id: row.id,
     name: row.name,
     massG: row.mass_g,
@@ -56,48 +51,73 @@ export async function readBike(client: Client, accountId: string, bikeId: string
     build: row.build,
     readings: row.readings,
   });
+
+export async function readBike(client: Client, accountId: string, bikeId: string): Promise<Bike | null> {
+  const { rows } = await client.query<BikeRow>(
+    `select ${BIKE_COLUMNS} from bike where account_id = $1 and id = $2`,
+    [accountId, bikeId],
+  );
+  return rows[0] ? bikeOf(rows[0]) : null;
 }
 
-/** The bags of one trip or one set-up, in their order. */
-export async function readBags(
-  client: Client,
-  accountId: string,
-  of: { tripId: string } | { setupId: string },
-): Promise<Bag[]> {
-  const columns = `bag.id, name, place, side, mass_g, mass_source, limit_g, along_mm, stand_off_mm, braced, closure,
-            opening, attachment, compartments`;
-  const { rows } =
-    'tripId' in of
-      ? await client.query<BagRow>(
-          `select ${columns}
-             from trip_bag join bag on bag.account_id = trip_bag.account_id and bag.id = trip_bag.bag_id
-            where trip_bag.account_id = $1 and trip_bag.trip_id = $2 order by position`,
-          [accountId, of.tripId],
-        )
-      : await client.query<BagRow>(
-          `select ${columns}
-             from setup_bag join bag on bag.account_id = setup_bag.account_id and bag.id = setup_bag.bag_id
-            where setup_bag.account_id = $1 and setup_bag.setup_id = $2 order by position`,
-          [accountId, of.setupId],
-        );
-  return rows.map((row) =>
-    bagSchema.parse({
-      id: row.id,
-      name: row.name,
-      place: row.place,
-      side: row.side,
-      massG: row.mass_g,
-      massSource: row.mass_source,
-      limitG: row.limit_g,
-      alongMm: row.along_mm,
-      standOffMm: row.stand_off_mm,
-      braced: row.braced,
-      closure: row.closure,
-      opening: row.opening,
-      attachment: row.attachment,
-      compartments: row.compartments,
-    }),
+/** The bike of every set-up of the account, by the set-up's id. */
+export async function readSetupBikes(client: Client, accountId: string): Promise<Map<string, Bike>> {
+  const { rows } = await client.query<BikeRow & { setup_id: string }>(
+    `select setup.id as setup_id, ${BIKE_COLUMNS}
+       from setup join bike on bike.account_id = setup.account_id and bike.id = setup.bike_id
+      where setup.account_id = $1`,
+    [accountId],
   );
+  return new Map(rows.map((row) => [row.setup_id, bikeOf(row)]));
+}
+
+const BAG_COLUMNS = `bag.id, name, place, side, mass_g, mass_source, limit_g, along_mm, stand_off_mm, braced, closure,
+            opening, attachment, compartments`;
+
+const bagOf = (row: BagRow): Bag =>
+  bagSchema.parse({
+    id: row.id,
+    name: row.name,
+    place: row.place,
+    side: row.side,
+    massG: row.mass_g,
+    massSource: row.mass_source,
+    limitG: row.limit_g,
+    alongMm: row.along_mm,
+    standOffMm: row.stand_off_mm,
+    braced: row.braced,
+    closure: row.closure,
+    opening: row.opening,
+    attachment: row.attachment,
+    compartments: row.compartments,
+  });
+
+/** The bags of a trip, in their order. */
+export async function readTripBags(client: Client, accountId: string, tripId: string): Promise<Bag[]> {
+  const { rows } = await client.query<BagRow>(
+    `select ${BAG_COLUMNS}
+       from trip_bag join bag on bag.account_id = trip_bag.account_id and bag.id = trip_bag.bag_id
+      where trip_bag.account_id = $1 and trip_bag.trip_id = $2 order by position`,
+    [accountId, tripId],
+  );
+  return rows.map(bagOf);
+}
+
+/** The bags of every set-up of the account, in their order, by the set-up's id. */
+export async function readSetupBags(client: Client, accountId: string): Promise<Map<string, Bag[]>> {
+  const { rows } = await client.query<BagRow & { setup_id: string }>(
+    `select setup_bag.setup_id, ${BAG_COLUMNS}
+       from setup_bag join bag on bag.account_id = setup_bag.account_id and bag.id = setup_bag.bag_id
+      where setup_bag.account_id = $1 order by position`,
+    [accountId],
+  );
+  const bags = new Map<string, Bag[]>();
+  for (const row of rows) {
+    const own = bags.get(row.setup_id);
+    if (own) own.push(bagOf(row));
+    else bags.set(row.setup_id, [bagOf(row)]);
+  }
+  return bags;
 }
 
 export async function saveBike(client: Client, accountId: string, bike: Bike | null): Promise<void> {

@@ -1,6 +1,6 @@
 import type { Thing } from '@/core/kit/thing';
 import { PLAN_VERSION, type LoadEntry, type Plan, type Trip } from '@/core/plan/plan';
-import { differs, readBags, readBike, saveBags, saveBike } from './garage';
+import { differs, readTripBags, readBike, saveBags, saveBike } from './garage';
 import type { Client } from './pool';
 
 /**
@@ -74,7 +74,7 @@ export async function readPlan(
   const trip = trips.rows[0];
   if (!trip) return null;
   const bike = trip.bike_id ? await readBike(client, accountId, trip.bike_id) : null;
-  const bags = await readBags(client, accountId, { tripId });
+  const bags = await readTripBags(client, accountId, tripId);
   const things = await client.query<ThingRow>(
     `select thing.id, name, system, quantity, mass_g, mass_source, volume_ml, volume_source, form, water_ml, call,
             dry, in_dry_sack, carry, need, provides, view, packing, stiffener, hollow, inside

@@ -1,33 +1,18 @@
 import type { Setup } from '@/core/plan/compare';
-import { forgetUnused, readBags, readBike, saveBags, saveBike } from './garage';
+import { forgetUnused, readSetupBags, readSetupBikes, saveBags, saveBike } from './garage';
 import type { Client } from './pool';
 
 /** A bike with its bags, kept under a name. */
 
-interface SetupRow {
-  id: string;
-  name: string;
-  bike_id: string;
-}
-
-/** The account's set-ups, whole, by name. */
+/** The account's set-ups, whole, by name: three questions, however many there are. */
 export async function listSetups(client: Client, accountId: string): Promise<Setup[]> {
-  const { rows } = await client.query<SetupRow>(
-    `select id, name, bike_id from setup where account_id = $1 order by name, id`,
+  const { rows } = await client.query<{ id: string; name: string }>(
+    `select id, name from setup where account_id = $1 order by name, id`,
     [accountId],
   );
-  const setups: Setup[] = [];
-  for (const row of rows) {
-    const bike = await readBike(client, accountId, row.bike_id);
-    if (bike)
-      setups.push({
-        id: row.id,
-        name: row.name,
-        bike,
-        bags: await readBags(client, accountId, { setupId: row.id }),
-      });
-  }
-  return setups;
+  const bikes = await readSetupBikes(client, accountId);
+  const bags = await readSetupBags(client, accountId);
+  return rows.map(({ id, name }) => ({ id, name, bike: bikes.get(id)!, bags: bags.get(id) ?? [] }));
 }
 
 /** Keeps a set-up, or writes over the one with its id. Its bike and bags become the account's own. */

@@ -136,7 +136,7 @@ test('trips: another with the same kit, deleted after asking, and a loader that 
   await expect(page.getByRole('textbox', { name: 'Name' })).toHaveValue('Plateau and river loop, again');
   await page.getByRole('button', { name: 'Begin' }).click();
   await expect(page).toHaveURL(/\/trip$/);
-  await expect(page.getByRole('navigation', { name: 'Stages' })).toContainText('73 things');
+  await expect(page.getByRole('navigation', { name: 'Stages' })).toContainText('74 things');
   await page.goto('/');
   const list = page.getByRole('list', { name: 'Trips' }).getByRole('listitem');
   await expect(list).toHaveCount(2);

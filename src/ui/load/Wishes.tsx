@@ -1,6 +1,7 @@
 'use client';
 
 import { Button, NativeSelect } from '@mantine/core';
+import { useState } from 'react';
 import type { Thing } from '@/core/kit/thing';
 import { compartmentName } from '@/core/plan/edit';
 import type { Wish } from '@/core/plan/plan';
@@ -11,6 +12,7 @@ import styles from './Wishes.module.css';
 export function Wishes({ board, thing }: { board: BoardActions; thing: Thing }) {
   const { draft, evaluation, store } = board;
   const { plan } = draft;
+  const [open, setOpen] = useState(false);
   const own = plan.wishes.filter((wish) =>
     wish.kind === 'never' ? wish.thingId === thing.id : wish.thingIds.includes(thing.id),
   );
@@ -38,44 +40,47 @@ export function Wishes({ board, thing }: { board: BoardActions; thing: Thing }) 
     </NativeSelect>
   );
   return (
-    <details className={styles.wishes}>
+    <details className={styles.wishes} open={open} onToggle={(event) => setOpen(event.currentTarget.open)}>
       <summary>{own.length === 0 ? 'Wishes' : `Wishes (${own.length})`}</summary>
-      <div className={styles.panel}>
-        {own.length > 0 && (
-          <ul>
-            {own.map((wish, i) => (
-              <li key={i}>
-                {wishWords(board, wish, thing)}
-                <Button
-                  size="compact-xs"
-                  variant="default"
-                  onClick={() => set(plan.wishes.filter((other) => other !== wish))}
-                >
-                  Drop
-                </Button>
-              </li>
+      {/* Two lists of everything in the kit: made only when they are wanted. */}
+      {open && (
+        <div className={styles.panel}>
+          {own.length > 0 && (
+            <ul>
+              {own.map((wish, i) => (
+                <li key={i}>
+                  {wishWords(board, wish, thing)}
+                  <Button
+                    size="compact-xs"
+                    variant="default"
+                    onClick={() => set(plan.wishes.filter((other) => other !== wish))}
+                  >
+                    Drop
+                  </Button>
+                </li>
+              ))}
+            </ul>
+          )}
+          <NativeSelect
+            size="xs"
+            label="Never in"
+            value=""
+            onChange={(event) => {
+              const compartmentId = event.currentTarget.value;
+              if (compartmentId) add({ kind: 'never', thingId: thing.id, compartmentId });
+            }}
+          >
+            <option value="">choose a bag</option>
+            {evaluation.spots.map((spot) => (
+              <option key={spot.id} value={spot.id}>
+                {spot.name}
+              </option>
             ))}
-          </ul>
-        )}
-        <NativeSelect
-          size="xs"
-          label="Never in"
-          value=""
-          onChange={(event) => {
-            const compartmentId = event.currentTarget.value;
-            if (compartmentId) add({ kind: 'never', thingId: thing.id, compartmentId });
-          }}
-        >
-          <option value="">choose a bag</option>
-          {evaluation.spots.map((spot) => (
-            <option key={spot.id} value={spot.id}>
-              {spot.name}
-            </option>
-          ))}
-        </NativeSelect>
-        {partner('Together with', 'together')}
-        {partner('A side each with', 'a side each')}
-      </div>
+          </NativeSelect>
+          {partner('Together with', 'together')}
+          {partner('A side each with', 'a side each')}
+        </div>
+      )}
     </details>
   );
 }

@@ -1,0 +1,118 @@
+import { expect, saved, test } from './journey';
+
+test('one thing too many is settled in two presses', async ({ page, rider }) => {
+  await rider.open('load');
+  await page.getByRole('button', { name: 'Load for me' }).first().click();
+  await expect(page.getByText('The cheapest to leave so that the rest closes: Folding chair')).toBeVisible({
+    timeout: 60_000,
+  });
+  await page.getByRole('button', { name: 'Leave it at home' }).click();
+  await expect(page.getByRole('region', { name: 'The floor' })).toContainText('nothing');
+  await expect(page.getByRole('navigation', { name: 'Stages' })).not.toContainText('stop');
+  await saved(page);
+});
+
+test('the best so far can be taken; the load before is compared, and taken back in one step', async ({
+  page,
+  rider,
+}) => {
+  await rider.open('load');
+  await page.getByRole('button', { name: 'Load for me' }).first().click();
+  await page.getByRole('button', { name: 'Take the best so far' }).click();
+  await expect(page.getByText(/things moved/)).toBeVisible({ timeout: 60_000 });
+  await page.getByRole('button', { name: 'Keep to compare' }).click();
+
+  await page.getByRole('button', { name: /^L Seat pack/ }).click();
+  const inside = page.getByRole('listbox', { name: /^In Seat pack, main/ });
+  const first = inside.getByRole('option').first();
+  const name = (await first.getAttribute('aria-label'))!.split(',')[0]!;
+  await first.click();
+  await page.keyboard.press('Delete');
+  await page.getByRole('button', { name: /^Compare with the load kept/ }).click();
+  const comparison = page.getByRole('region', { name: 'Two loads compared' });
+  await expect(comparison).toContainText('1 thing lies elsewhere');
+  await expect(comparison).toContainText(`${name}: Seat pack, main → the floor`);
+  await expect(comparison.getByRole('row', { name: /^Loaded bike/ })).toContainText('−');
+  await comparison.getByRole('button', { name: 'Take the kept one' }).click();
+  await expect(inside).toContainText(name);
+  await page.getByRole('button', { name: 'Undo: Take the kept load' }).click();
+  await expect(inside).not.toContainText(name);
+  await saved(page);
+});
+
+test('what would let it fit: changes that were tried, and doing one', async ({ page, rider }) => {
+  await rider.open('load');
+  await page.getByRole('button', { name: 'Load for me' }).first().click();
+  await page.getByRole('button', { name: 'What would let it fit?' }).click({ timeout: 60_000 });
+  await expect(page.getByText(/Everything goes in with one of these|No single small change/)).toBeVisible({
+    timeout: 90_000,
+  });
+  await saved(page);
+});
+
+test('a bag’s section is a drawing to choose from, and wishes are kept', async ({ page, rider }) => {
+  await rider.open('load');
+  await page.getByRole('option', { name: /Pot 0.9 l/ }).click();
+  await page.keyboard.press('j');
+  await page.getByRole('button', { name: /^J Left fork/ }).click();
+  const inside = page.getByRole('listbox', { name: 'In Left fork bag, from the mouth to the bottom' });
+  await expect(inside.getByRole('option')).toHaveCount(4);
+  await expect(inside.getByRole('option', { name: /Gas canister.*inside Pot 0.9 l/ })).toBeVisible();
+  // Choosing on the drawing: the pot is the only stiff thing in it.
+  await inside.getByRole('option', { name: /Gas canister/ }).click();
+  await expect(page.getByText('Packed inside Pot 0.9 l, and goes where that goes.')).toBeVisible();
+  await page.getByRole('region', { name: 'Inside Left fork bag' }).locator('rect').click();
+  await expect(inside.getByRole('option', { name: /^Pot 0.9 l/ })).toHaveAttribute('aria-selected', 'true');
+
+  await page.getByText('Wishes', { exact: true }).click();
+  await page.getByLabel('Never in').selectOption('Left fork bag');
+  await expect(page.getByText('Pot 0.9 l is in Left fork bag, where you never want it.')).toBeVisible();
+  await page.getByRole('button', { name: 'Drop', exact: true }).click();
+  await expect(page.getByText('where you never want it')).toHaveCount(0);
+  await saved(page);
+});
+
+test('a loader that dies is begun again once; then it says so, and the load stands', async ({
+  page,
+  rider,
+}) => {
+  await rider.open('load');
+  await page.getByRole('option', { name: /Down quilt/ }).click();
+  await page.keyboard.press('l');
+  await saved(page);
+  // Whatever a worker is made of, it ends at once with an error.
+  let begun = 0;
+  await page.exposeFunction('begun', () => (begun += 1));
+  await page.evaluate(() => {
+    globalThis.Worker = class extends EventTarget {
+      onerror: ((event: Event) => void) | null = null;
+      constructor() {
+        super();
+        void (globalThis as unknown as { begun: () => void }).begun();
+        setTimeout(() => this.onerror?.(new Event('error')));
+      }
+      postMessage() {}
+      terminate() {}
+    } as unknown as typeof Worker;
+  });
+  await page.getByRole('button', { name: 'Load for me' }).first().click();
+  await expect(page.getByRole('alert').filter({ hasText: 'stopped unexpectedly, twice' })).toBeVisible();
+  expect(begun).toBe(2);
+  await expect(page.getByRole('row', { name: /Seat pack, main/ })).toContainText('4.42 l');
+});
+
+test('an edit while the loader works is taken at once, and the loader begins again behind it', async ({
+  page,
+  rider,
+}) => {
+  await rider.open('load');
+  await page.getByRole('button', { name: 'Load for me' }).first().click();
+  await expect(page.getByText(/Best so far/)).toBeVisible();
+  await page.getByRole('option', { name: /Paperback/ }).click();
+  await page.keyboard.press('-');
+  await expect(page.getByRole('region', { name: 'Left at home' })).toContainText('Paperback');
+  await expect(page.getByText(/things moved/)).toBeVisible({ timeout: 60_000 });
+  // Decided by the rider, not by the loader.
+  await expect(page.getByRole('region', { name: 'Left at home' })).toContainText('Paperback');
+  await saved(page);
+});
