@@ -44,7 +44,7 @@ test('pages and answers carry the security headers, and an id', async ({ request
   expect(headers['x-powered-by']).toBeUndefined();
   expect(await (await request.get('/api/health')).json()).toMatchObject({
     status: 'ok',
-    migration: '0002_bikes-and-setups',
+    migration: '0003_nests-and-wishes',
   });
   expect(await (await request.get('/plan.schema.json')).json()).toMatchObject({ title: 'Gorvin plan' });
 });

@@ -2,12 +2,13 @@
 
 import { ActionIcon } from '@mantine/core';
 import { IconPin, IconX } from '@tabler/icons-react';
-import { useEffect, useRef } from 'react';
+import { useRef } from 'react';
 import type { CompartmentFacts } from '@/core/plan/facts';
 import { closingWords } from '@/core/explain/closing';
 import { thingMassG } from '@/core/kit/thing';
 import { neededMl } from '@/core/load/volume';
 import { SystemGlyph } from '@/ui/shared/systems';
+import { useScrollTo } from '@/ui/shared/useScrollTo';
 import { isWide, SectionDrawing } from './SectionDrawing';
 import { ThingOption } from './ThingOption';
 import { useBoard, type BoardActions } from './useBoard';
@@ -18,10 +19,7 @@ export function BagSection() {
   const board = useBoard();
   const { bag, evaluation, format, chooseBag } = board;
   const element = useRef<HTMLElement>(null);
-  const open = bag?.id;
-  useEffect(() => {
-    if (open) element.current?.scrollIntoView({ block: 'nearest' });
-  }, [open]);
+  useScrollTo(element, bag?.id);
   if (!bag) return null;
   const own = evaluation.compartments.filter(({ spot }) => spot.bag.id === bag.id);
   const { contentsG, limitG, limitAssumed } = evaluation.byBag.get(bag.id)!;

@@ -2,9 +2,12 @@
 
 import { Button, NativeSelect } from '@mantine/core';
 import { IconPin, IconPinnedOff } from '@tabler/icons-react';
+import { memo, useDeferredValue } from 'react';
 import { thingMassG, type Thing } from '@/core/kit/thing';
 import { offersFor } from '@/core/load/offer';
 import { neededMl } from '@/core/load/volume';
+import type { Facts } from '@/core/plan/facts';
+import type { Formatter } from '@/core/units/format';
 import { SystemGlyph } from '@/ui/shared/systems';
 import { useLoader } from './LoaderProvider';
 import { Wishes } from './Wishes';
@@ -29,6 +32,8 @@ export function ThingInHand() {
 function Chosen({ board, thing }: { board: BoardActions; thing: Thing }) {
   const { evaluation, format, entryOf, put, pin, store } = board;
   const { state } = useLoader();
+  // How it would lie in each bag is worked out after the move itself has been shown.
+  const offered = useDeferredValue(evaluation);
   const entry = entryOf(thing.id);
   const packed = entry !== undefined && entry.to !== 'home';
   const here = evaluation.compartmentOf.get(thing.id);
@@ -79,23 +84,13 @@ function Chosen({ board, thing }: { board: BoardActions; thing: Thing }) {
           </span>
         )}
         {thing.carry === 'bike' && !holder && (
-          <NativeSelect
-            size="xs"
-            aria-label={`Put ${thing.name} in`}
-            className={styles.select}
-            value={here ?? ''}
-            onChange={(event) => put(thing.id, { compartmentId: event.currentTarget.value })}
-          >
-            <option value="" disabled>
-              Put it in …
-            </option>
-            {offersFor(evaluation, thing, format).map(({ spot, fits, words }) => (
-              <option key={spot.id} value={spot.id}>
-                {fits ? '' : '✕ '}
-                {spot.letter} {spot.name}: {words}
-              </option>
-            ))}
-          </NativeSelect>
+          <PutIn
+            facts={offered}
+            thing={thing}
+            here={here ?? ''}
+            format={format}
+            onPut={(compartmentId) => put(thing.id, { compartmentId })}
+          />
         )}
         {entry && (
           <Button size="xs" variant="default" onClick={() => put(thing.id, 'floor')}>
@@ -122,3 +117,38 @@ function Chosen({ board, thing }: { board: BoardActions; thing: Thing }) {
     </section>
   );
 }
+
+interface PutInProps {
+  facts: Facts;
+  thing: Thing;
+  here: string;
+  format: Formatter;
+  onPut: (compartmentId: string) => void;
+}
+
+/** Every bag with what the thing would find there. */
+const PutIn = memo(
+  function PutIn({ facts, thing, here, format, onPut }: PutInProps) {
+    return (
+      <NativeSelect
+        size="xs"
+        aria-label={`Put ${thing.name} in`}
+        className={styles.select}
+        value={here}
+        onChange={(event) => onPut(event.currentTarget.value)}
+      >
+        <option value="" disabled>
+          Put it in …
+        </option>
+        {offersFor(facts, thing, format).map(({ spot, fits, words }) => (
+          <option key={spot.id} value={spot.id}>
+            {fits ? '' : '✕ '}
+            {spot.letter} {spot.name}: {words}
+          </option>
+        ))}
+      </NativeSelect>
+    );
+  },
+  // What putting does follows from the thing; a new function for the same one changes nothing shown.
+  (a, b) => a.facts === b.facts && a.thing === b.thing && a.here === b.here && a.format === b.format,
+);

@@ -1,7 +1,8 @@
 'use client';
 
 import { useDraggable } from '@dnd-kit/core';
-import { useEffect, useRef, type ReactNode } from 'react';
+import { useRef, type ReactNode } from 'react';
+import { useScrollTo } from '@/ui/shared/useScrollTo';
 
 interface Props {
   id: string;
@@ -17,9 +18,7 @@ interface Props {
 export function ThingOption({ id, selected, onChoose, className, style, label, children }: Props) {
   const { setNodeRef, listeners, isDragging } = useDraggable({ id });
   const element = useRef<HTMLElement | null>(null);
-  useEffect(() => {
-    if (selected) element.current?.scrollIntoView({ block: 'nearest' });
-  }, [selected]);
+  useScrollTo(element, selected);
   return (
     <li
       ref={(node) => {
