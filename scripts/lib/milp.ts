@@ -1,6 +1,7 @@
 import { SYSTEMS } from '@/core/kit/thing';
 import {
   APART_POINTS,
+  FAIR_POINTS,
   PRESS_POINTS,
   SHARE_POINTS,
   sidePoints,
@@ -92,14 +93,15 @@ export function milpText(instance: Instance): string {
         '<=',
         instance.bagLimitG[k]!,
       );
-  row(
-    byBag(
-      (j) => instance.onBody[j] === 1,
-      (i) => instance.massG[i]!,
-    ),
-    '<=',
-    instance.bodyLimitG,
-  );
+  for (let r = 0; r < instance.r; r += 1)
+    row(
+      byBag(
+        (j) => instance.onBody[j] === 1 && instance.riderOf[j] === r,
+        (i) => instance.massG[i]!,
+      ),
+      '<=',
+      instance.bodyLimitG,
+    );
 
   // Which systems are in which compartments; how many further ones each is spread over.
   SYSTEMS.forEach((_, s) => {
@@ -141,44 +143,42 @@ export function milpText(instance: Instance): string {
     });
   });
 
-  // Balance: each part is convex, the greatest of a few lines.
-  const left = byBag(
-    () => true,
-    (i, j) => instance.side[j]! * instance.massG[i]!,
-  );
+  // Balance and fairness of each rider: each part is convex, the greatest of a few lines.
   const opposite = (parts: readonly [number, string][]) =>
     parts.map(([v, name]): [number, string] => [-v, name]);
-  const inner = sidePoints(1);
-  const outer = sidePoints(SIDE_FREE_G + 1) - sidePoints(SIDE_FREE_G);
   const scaled = (parts: readonly [number, string][], by: number) =>
     parts.map(([v, name]): [number, string] => [v * by, name]);
-  cost(weights.balance, 'side');
-  for (const parts of [left, opposite(left)]) {
-    row([[1, 'side'], ...scaled(parts, -inner)], '>=', 0);
-    row([[1, 'side'], ...scaled(parts, -outer)], '>=', sidePoints(SIDE_FREE_G) - outer * SIDE_FREE_G);
-  }
+  const inner = sidePoints(1);
+  const outer = sidePoints(SIDE_FREE_G + 1) - sidePoints(SIDE_FREE_G);
   const slope = tailPoints(TAIL_FREE_KGM + 1);
-  cost(weights.balance, 'tail');
-  row(
-    [
-      [1, 'tail'],
-      ...byBag(
-        () => true,
-        (i, j) => (-slope * instance.tailM[j]! * instance.massG[i]!) / 1000,
-      ),
-    ],
-    '>=',
-    slope * (instance.baseTailKgM - TAIL_FREE_KGM),
-  );
-  const shift = byBag(
-    (j) => !instance.onBody[j],
-    (i, j) => (instance.frontShare[j]! - instance.bareFrontShare) * instance.massG[i]!,
-  );
-  const baseShift = instance.baseFrontG - instance.bareFrontShare * instance.baseG;
-  const perG = (SHARE_POINTS * 100) / instance.wholeG;
-  cost(weights.balance, 'share');
-  row([[1, 'share'], ...scaled(shift, -perG)], '>=', perG * baseShift);
-  row([[1, 'share'], ...scaled(shift, perG)], '>=', -perG * baseShift);
+  for (let r = 0; r < instance.r; r += 1) {
+    const own = (j: number) => instance.riderOf[j] === r;
+    const left = byBag(own, (i, j) => instance.side[j]! * instance.massG[i]!);
+    cost(weights.balance, `side_${r}`);
+    for (const parts of [left, opposite(left)]) {
+      row([[1, `side_${r}`], ...scaled(parts, -inner)], '>=', 0);
+      row([[1, `side_${r}`], ...scaled(parts, -outer)], '>=', sidePoints(SIDE_FREE_G) - outer * SIDE_FREE_G);
+    }
+    cost(weights.balance, `tail_${r}`);
+    row(
+      [[1, `tail_${r}`], ...byBag(own, (i, j) => (-slope * instance.tailM[j]! * instance.massG[i]!) / 1000)],
+      '>=',
+      slope * (instance.baseTailKgM[r]! - TAIL_FREE_KGM),
+    );
+    const bare = instance.bareFrontShare[r]!;
+    const shift = byBag(
+      (j) => own(j) && !instance.onBody[j],
+      (i, j) => (instance.frontShare[j]! - bare) * instance.massG[i]!,
+    );
+    const baseShift = instance.baseFrontG[r]! - bare * instance.baseG[r]!;
+    const perG = (SHARE_POINTS * 100) / instance.wholeG[r]!;
+    cost(weights.balance, `share_${r}`);
+    row([[1, `share_${r}`], ...scaled(shift, -perG)], '>=', perG * baseShift);
+    row([[1, `share_${r}`], ...scaled(shift, perG)], '>=', -perG * baseShift);
+    if (instance.fairG[r] === Infinity) continue;
+    cost((weights.fair * FAIR_POINTS) / 1000, `fair_${r}`);
+    row([[1, `fair_${r}`], ...opposite(byBag(own, (i) => instance.massG[i]!))], '>=', -instance.fairG[r]!);
+  }
 
   return [
     'Minimize',

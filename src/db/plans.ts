@@ -1,5 +1,6 @@
 import type { Thing } from '@/core/kit/thing';
-import { PLAN_VERSION, type LoadEntry, type Plan, type Trip } from '@/core/plan/plan';
+import { fellowSchema, PLAN_VERSION, type LoadEntry, type Plan, type Trip } from '@/core/plan/plan';
+import { allCompartments } from '@/core/plan/riders';
 import { differs, readTripBags, readBike, saveBags, saveBike } from './garage';
 import type { Client } from './pool';
 
@@ -23,6 +24,7 @@ interface TripRow {
   rider_inseam_mm: number | null;
   rider_shoe_mm: number | null;
   wishes: Plan['wishes'];
+  fellows: unknown[];
   bike_id: string | null;
   revision: number;
 }
@@ -67,7 +69,7 @@ export async function readPlan(
   const trips = await client.query<TripRow>(
     `select name, to_char(start_date, 'YYYY-MM-DD') as start_date, nights, sleeping, night_minimum_c,
             day_maximum_c, rain, filling, surface, rider_mass_g, rider_knee_gap_mm, rider_inseam_mm, rider_shoe_mm,
-            wishes, bike_id, revision
+            wishes, fellows, bike_id, revision
        from trip where account_id = $1 and id = $2 ${lock ? 'for update' : ''}`,
     key,
   );
@@ -88,7 +90,8 @@ export async function readPlan(
       where account_id = $1 and trip_id = $2 order by position`,
     key,
   );
-  const compartments = new Set(bags.flatMap((bag) => bag.compartments.map((compartment) => compartment.id)));
+  const fellows = trip.fellows.map((fellow) => fellowSchema.parse(fellow));
+  const compartments = allCompartments({ bags, fellows });
   return {
     revision: trip.revision,
     plan: {
@@ -145,6 +148,7 @@ export async function readPlan(
           pinned: row.pinned,
         })),
       wishes: trip.wishes,
+      fellows,
     },
   };
 }
@@ -160,8 +164,8 @@ export async function insertPlan(
   await client.query(
     `insert into trip (account_id, id, name, start_date, nights, sleeping, night_minimum_c, day_maximum_c, rain,
                        filling, surface, rider_mass_g, rider_knee_gap_mm, rider_inseam_mm, rider_shoe_mm, wishes,
-                       bike_id)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17)`,
+                       fellows, bike_id)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18)`,
     [accountId, tripId, ...tripValues(plan)],
   );
   await saveParts(client, accountId, tripId, null, plan);
@@ -184,7 +188,7 @@ export async function updatePlan(
   const { rows } = await client.query<{ revision: number }>(
     `update trip set name = $3, start_date = $4, nights = $5, sleeping = $6, night_minimum_c = $7,
             day_maximum_c = $8, rain = $9, filling = $10, surface = $11, rider_mass_g = $12, rider_knee_gap_mm = $13,
-            rider_inseam_mm = $14, rider_shoe_mm = $15, wishes = $16, bike_id = $17,
+            rider_inseam_mm = $14, rider_shoe_mm = $15, wishes = $16, fellows = $17, bike_id = $18,
             revision = revision + 1, updated_at = now()
       where account_id = $1 and id = $2 returning revision`,
     [accountId, tripId, ...tripValues(after)],
@@ -195,7 +199,7 @@ export async function updatePlan(
   return rows[0]!.revision;
 }
 
-const tripValues = ({ trip, rider, bike, wishes }: Plan): unknown[] => [
+const tripValues = ({ trip, rider, bike, wishes, fellows }: Plan): unknown[] => [
   trip.name,
   trip.startDate,
   trip.nights,
@@ -210,6 +214,7 @@ const tripValues = ({ trip, rider, bike, wishes }: Plan): unknown[] => [
   rider.inseamMm,
   rider.shoeMm,
   JSON.stringify(wishes),
+  JSON.stringify(fellows),
   bike?.id ?? null,
 ];
 

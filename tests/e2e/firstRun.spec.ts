@@ -44,7 +44,7 @@ test('pages and answers carry the security headers, and an id', async ({ request
   expect(headers['x-powered-by']).toBeUndefined();
   expect(await (await request.get('/api/health')).json()).toMatchObject({
     status: 'ok',
-    migration: '0003_nests-and-wishes',
+    migration: '0004_fellow-riders',
   });
   expect(await (await request.get('/plan.schema.json')).json()).toMatchObject({ title: 'Gorvin plan' });
 });

@@ -9,7 +9,7 @@ export const unmetWishes: Check = {
     facts.plan.wishes.flatMap((wish, index): Finding[] => {
       const trouble = troubleWith(facts, wish);
       if (!trouble) return [];
-      const [subject] = wish.kind === 'never' ? [wish.thingId] : wish.thingIds;
+      const [subject] = 'thingIds' in wish ? wish.thingIds : [wish.thingId];
       return [
         {
           id: `wish:${index}:${subject}`,
@@ -35,6 +35,8 @@ export const unmetWishes: Check = {
 function troubleWith({ thingById, compartmentOf, byCompartment }: Facts, wish: Wish): string | null {
   const nameOf = (id: string) => thingById.get(id)?.name;
   const spotOf = (id: string) => byCompartment.get(compartmentOf.get(id) ?? '')?.spot;
+  // Who carries a thing is not judged here: an exchange by hand is the riders' own affair.
+  if (wish.kind === 'shared' || wish.kind === 'theirs') return null;
   if (wish.kind === 'never')
     return compartmentOf.get(wish.thingId) === wish.compartmentId
       ? `${nameOf(wish.thingId)} is in ${spotOf(wish.thingId)!.name}, where you never want it.`

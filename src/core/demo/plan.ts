@@ -27,4 +27,5 @@ export const demoPlan = (): Plan => ({
   things: [...DEMO_THINGS],
   load: [],
   wishes: [],
+  fellows: [],
 });

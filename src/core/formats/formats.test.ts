@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { DEMO_THINGS } from '@/core/demo/kit';
 import { demoPlan } from '@/core/demo/plan';
+import { PLAN_VERSION } from '@/core/plan/plan';
 import { sampleThing } from '@/core/plan/samples';
 import { matchColumns, understandRows, writeKitCsv, type UnderstoodRow } from './kitCsv';
 import { parsePlanFile, planFileText } from './planFile';
@@ -197,7 +198,7 @@ test('a plan file of version 1 is read as what it meant', () => {
   expect(read.ok).toBe(true);
   if (!read.ok) return;
   expect(read.value).toMatchObject({
-    version: 3,
+    version: PLAN_VERSION,
     trip: { surface: 'gravel' },
     rider: { kneeGapMm: null },
     bike: { tape: null, readings: null, build: { fork: 'suspension', mounts: [] } },

@@ -51,7 +51,7 @@ export function parsePlanValue(data: unknown): Result<Plan, string[]> {
   }
   // Version 1 had fewer fields; each new one has a default that says what such a plan meant.
   const parsed = planSchema.safeParse(
-    version === 1 || version === 2 ? { ...data, version: PLAN_VERSION } : data,
+    version === 1 || version === 2 || version === 3 ? { ...data, version: PLAN_VERSION } : data,
   );
   if (!parsed.success) return fail(describeIssues(parsed.error, data));
   const broken = brokenReferences(parsed.data);

@@ -2,6 +2,7 @@ import { SYSTEMS } from '@/core/kit/thing';
 import type { Random } from '@/core/random';
 import {
   APART_POINTS,
+  FAIR_POINTS,
   PAIR_POINTS,
   PRESS_POINTS,
   SHARE_POINTS,
@@ -18,10 +19,6 @@ const LOGARITHMS = Float64Array.from({ length: 4096 }, (_, i) => -Math.log((i + 
 const EPSILON = 1e-7;
 /** Share of the moves that swap two things; the rest move one, to another compartment or to the floor. */
 const SWAPS = 0.45;
-/** Places in the array of sums; the best total that closes, and the price, come last. */
-const BEST = 8;
-const PRICE = 9;
-const SUMS = 10;
 /** Moves between two steps of heat and price: often enough to be smooth, seldom enough to cost nothing. */
 const STEP = 64;
 
@@ -116,13 +113,28 @@ export function annealerFor(
   const pressPoints = (weights.tight * PRESS_POINTS) / 1000;
   const spreadPoints = weights.together * SPREAD_POINTS;
   const apartPoints = weights.apart * APART_POINTS;
-  const sharePoints = (SHARE_POINTS * 100) / instance.wholeG;
-  const balanceOf = (left: number, load: number, front: number, tail: number): number => {
-    const shift = front - instance.bareFrontShare * load;
+  const fairPoints = (weights.fair * FAIR_POINTS) / 1000;
+  const { baseG, bareFrontShare, fairG } = instance;
+  const sharePoints = instance.wholeG.map((whole) => (SHARE_POINTS * 100) / whole);
+  /** Balance and fairness of rider r, who carries `load` on the bike, which counts in it, and `body`. */
+  const balanceOf = (
+    r: number,
+    left: number,
+    load: number,
+    front: number,
+    tail: number,
+    body: number,
+  ): number => {
+    const shift = front - bareFrontShare[r]! * load;
+    const unfair = load - baseG[r]! + body - fairG[r]!;
     return (
-      weights.balance * (sidePoints(left) + tailPoints(tail) + sharePoints * (shift < 0 ? -shift : shift))
+      weights.balance *
+        (sidePoints(left) + tailPoints(tail) + sharePoints[r]! * (shift < 0 ? -shift : shift)) +
+      (unfair > 0 ? fairPoints * unfair : 0)
     );
   };
+  /** By compartment; the floor is nobody's. */
+  const riderOf = Int32Array.from({ length: M }, (_, c) => (c === 0 ? -1 : instance.riderOf[c - 1]!));
 
   const { pair } = instance;
   const mirror = Int32Array.from({ length: M }, (_, c) => (c === 0 ? -1 : instance.mirror[c - 1]! + 1));
@@ -130,8 +142,8 @@ export function annealerFor(
   const pairCost = (at: number, other: number): number =>
     at === 0 && other === 0 ? 0 : at > 0 && mirror[at] === other ? 0 : pairPoints;
 
-  // The assignment and its running sums. Sums are kept in an array between runs and in locals within one: numbers
-  // that closures share and change are boxed by the engine at every change.
+  // The assignment and its running sums: of compartments, bags, systems and riders. In typed arrays, since numbers that
+  // closures share and change are boxed by the engine at every change; those of the whole are locals within a run.
   const where = new Int32Array(n);
   const volume = new Float64Array(M);
   const comfort = new Float64Array(M);
@@ -140,18 +152,21 @@ export function annealerFor(
   const present = new Int32Array(S * M);
   const masks = new Int32Array(M);
   const spread = new Int32Array(S);
-  const sums = new Float64Array(SUMS);
-  sums[PRICE] = FIRST_PRICE;
+  const left = new Float64Array(instance.r);
+  const load = new Float64Array(instance.r);
+  const front = new Float64Array(instance.r);
+  const tail = new Float64Array(instance.r);
+  const body = new Float64Array(instance.r);
+  const balanced = new Float64Array(instance.r);
+  const whole = { total: 0, over: 0, best: Infinity, price: FIRST_PRICE };
   const closes = overMl + 1e-6;
   const best = new Int32Array(n);
 
   function start(from: Int32Array): void {
-    for (const values of [volume, comfort, mass, bagMass, present, masks, spread]) values.fill(0);
-    let left = 0;
-    let load = instance.baseG;
-    let front = instance.baseFrontG;
-    let tail = instance.baseTailKgM;
-    let body = 0;
+    for (const values of [volume, comfort, mass, bagMass, present, masks, spread, left, body]) values.fill(0);
+    load.set(baseG);
+    front.set(instance.baseFrontG);
+    tail.set(instance.baseTailKgM);
     let total = 0;
     for (let i = 0; i < n; i += 1) {
       const c = from[i]! + 1;
@@ -162,11 +177,12 @@ export function annealerFor(
       comfort[c]! += comfortMl[i]!;
       mass[c]! += massG[i]!;
       bagMass[bagOf[c]!]! += massG[i]!;
-      body += onBody[c]! * massG[i]!;
-      left += side[c]! * massG[i]!;
-      load += onBike[c]! * massG[i]!;
-      front += onBike[c]! * frontShare[c]! * massG[i]!;
-      tail += (tailM[c]! * massG[i]!) / 1000;
+      const r = riderOf[c]!;
+      body[r]! += onBody[c]! * massG[i]!;
+      left[r]! += side[c]! * massG[i]!;
+      load[r]! += onBike[c]! * massG[i]!;
+      front[r]! += onBike[c]! * frontShare[c]! * massG[i]!;
+      tail[r]! += (tailM[c]! * massG[i]!) / 1000;
       const at = system[i]! * M + c;
       if ((present[at]! += 1) === 1) {
         spread[system[i]!]! += 1;
@@ -186,11 +202,15 @@ export function annealerFor(
       total += cost.order;
       over = cost.overMl;
     }
-    const balanced = balanceOf(left, load, front, tail);
-    total += balanced;
+    for (let r = 0; r < instance.r; r += 1) {
+      balanced[r] = balanceOf(r, left[r]!, load[r]!, front[r]!, tail[r]!, body[r]!);
+      total += balanced[r]!;
+    }
     best.set(where);
     // The price stays: it has found what room is worth here.
-    sums.set([left, load, front, tail, body, total, over, balanced, over <= closes ? total : Infinity]);
+    whole.total = total;
+    whole.over = over;
+    whole.best = over <= closes ? total : Infinity;
   }
 
   /** What moving a thing from one compartment to another changes for it and its partner p, while y goes back. */
@@ -202,20 +222,11 @@ export function annealerFor(
 
   function run(schedule: Schedule, moves: number): void {
     if (nFree === 0 || m === 0) return;
-    let left = sums[0]!;
-    let load = sums[1]!;
-    let front = sums[2]!;
-    let tail = sums[3]!;
-    let body = sums[4]!;
-    let total = sums[5]!;
-    let over = sums[6]!;
-    let balanced = sums[7]!;
-    let bestTotal = sums[BEST]!;
+    let { total, over, best: bestTotal, price } = whole;
     const { hot, cold } = schedule;
     const steps = Math.max(1, Math.ceil(moves / STEP));
     const cooling = Math.pow(cold / hot, 1 / steps);
     let heat = hot;
-    let price = sums[PRICE]!;
 
     for (let move = 0; move < moves; move += 1) {
       if (move % STEP === 0) {
@@ -239,17 +250,20 @@ export function annealerFor(
         b = own[(random() * own.length) | 0]!;
         if (a === b) continue;
       }
+      // Each end's rider; a thing that goes to the floor or comes from there concerns one alone.
+      const q = a > 0 ? riderOf[a]! : riderOf[b]!;
+      const r = b > 0 ? riderOf[b]! : q;
       const mi = massG[i]!;
       const mk = k < 0 ? 0 : massG[k]!;
       const dm = mi - mk;
       if (dm > 0) {
         if (mass[b]! + dm > limit[b]! + EPSILON) continue;
         if (bagOf[a] !== bagOf[b] && bagMass[bagOf[b]!]! + dm > bagLimit[bagOf[b]!]! + EPSILON) continue;
-        if (onBody[b] && !onBody[a] && body + dm > instance.bodyLimitG + EPSILON) continue;
+        if (onBody[b] && !(onBody[a] && q === r) && body[r]! + dm > instance.bodyLimitG + EPSILON) continue;
       } else if (dm < 0) {
         if (mass[a]! - dm > limit[a]! + EPSILON) continue;
         if (bagOf[a] !== bagOf[b] && bagMass[bagOf[a]!]! - dm > bagLimit[bagOf[a]!]! + EPSILON) continue;
-        if (onBody[a] && !onBody[b] && body - dm > instance.bodyLimitG + EPSILON) continue;
+        if (onBody[a] && !(onBody[b] && q === r) && body[q]! - dm > instance.bodyLimitG + EPSILON) continue;
       }
 
       let change = points[i * M + b]! - points[i * M + a]!;
@@ -288,6 +302,7 @@ export function annealerFor(
         if (!fits) dOver += (v2 > 0 ? v2 : 0) - (v > 0 ? v : 0);
         change += pressPoints * ((c2 > 0 ? c2 : 0) - (c > 0 ? c : 0));
       }
+      const balancedNow = q === r ? balanced[r]! : balanced[q]! + balanced[r]!;
       // Metropolis: a rise is taken with probability exp(−rise ÷ heat), so at most this much is, drawn beforehand.
       const most = heat * LOGARITHMS[(random() * LOGARITHMS.length) | 0]!;
       const known = change + price * dOver;
@@ -295,7 +310,10 @@ export function annealerFor(
       const pk = k < 0 ? -1 : pair[k]!;
       const paired = pi >= 0 || pk >= 0;
       if (
-        known - 2 * spreadPoints - balanced - apartPoints * (conflicts[masks[a]!]! + conflicts[masks[b]!]!) >
+        known -
+          2 * spreadPoints -
+          balancedNow -
+          apartPoints * (conflicts[masks[a]!]! + conflicts[masks[b]!]!) >
         most + (paired ? 2 * pairPoints : 0)
       )
         continue;
@@ -339,12 +357,25 @@ export function annealerFor(
           apartPoints *
           (conflicts[maskA]! + conflicts[maskB]! - conflicts[masks[a]!]! - conflicts[masks[b]!]!);
       }
-      const left2 = left + (side[b]! - side[a]!) * dm;
-      const load2 = load + (onBike[b]! - onBike[a]!) * dm;
-      const front2 = front + (onBike[b]! * frontShare[b]! - onBike[a]! * frontShare[a]!) * dm;
-      const tail2 = tail + ((tailM[b]! - tailM[a]!) * dm) / 1000;
-      const balanced2 = balanceOf(left2, load2, front2, tail2);
-      change += balanced2 - balanced;
+      // What comes to b's rider; where a is another's, what goes from that one too.
+      const same = q === r ? 1 : 0;
+      const left2 = left[r]! + (side[b]! - same * side[a]!) * dm;
+      const load2 = load[r]! + (onBike[b]! - same * onBike[a]!) * dm;
+      const front2 = front[r]! + (onBike[b]! * frontShare[b]! - same * onBike[a]! * frontShare[a]!) * dm;
+      const tail2 = tail[r]! + ((tailM[b]! - same * tailM[a]!) * dm) / 1000;
+      const body2 = body[r]! + (onBody[b]! - same * onBody[a]!) * dm;
+      const balanced2 = balanceOf(r, left2, load2, front2, tail2, body2);
+      let balancedQ = 0;
+      if (q !== r)
+        balancedQ = balanceOf(
+          q,
+          left[q]! - side[a]! * dm,
+          load[q]! - onBike[a]! * dm,
+          front[q]! - onBike[a]! * frontShare[a]! * dm,
+          tail[q]! - (tailM[a]! * dm) / 1000,
+          body[q]! - onBody[a]! * dm,
+        );
+      change += balanced2 + balancedQ - balancedNow;
 
       if (change + price * dOver > most) continue;
       if (fits) {
@@ -368,7 +399,6 @@ export function annealerFor(
       }
       bagMass[bagOf[a]!]! -= dm;
       bagMass[bagOf[b]!]! += dm;
-      body += (onBody[b]! - onBody[a]!) * dm;
       if (s !== t) {
         present[s * M + a]! -= 1;
         present[s * M + b]! += 1;
@@ -381,11 +411,20 @@ export function annealerFor(
         masks[a] = maskA;
         masks[b] = maskB;
       }
-      left = left2;
-      load = load2;
-      front = front2;
-      tail = tail2;
-      balanced = balanced2;
+      left[r] = left2;
+      load[r] = load2;
+      front[r] = front2;
+      tail[r] = tail2;
+      body[r] = body2;
+      balanced[r] = balanced2;
+      if (q !== r) {
+        left[q]! -= side[a]! * dm;
+        load[q]! -= onBike[a]! * dm;
+        front[q]! -= onBike[a]! * frontShare[a]! * dm;
+        tail[q]! -= (tailM[a]! * dm) / 1000;
+        body[q]! -= onBody[a]! * dm;
+        balanced[q] = balancedQ;
+      }
       total += change;
       over += dOver;
       if (total < bestTotal - 1e-9 && over <= closes) {
@@ -393,7 +432,7 @@ export function annealerFor(
         best.set(where);
       }
     }
-    sums.set([left, load, front, tail, body, total, over, balanced, bestTotal, price]);
+    Object.assign(whole, { total, over, best: bestTotal, price });
   }
 
   const unpadded = (assignment: Int32Array) => assignment.map((c) => c - 1);
@@ -401,10 +440,10 @@ export function annealerFor(
     start,
     run,
     where: () => unpadded(where),
-    best: () => (sums[BEST]! < Infinity ? unpadded(best) : null),
+    best: () => (whole.best < Infinity ? unpadded(best) : null),
     penalise(i, j, extra) {
       points[i * M + j + 1]! += extra;
     },
-    bestTotal: () => sums[BEST]!,
+    bestTotal: () => whole.best,
   };
 }

@@ -22,7 +22,8 @@ export function lowerBound(instance: Instance, steps = STEPS): number {
   // Prices a litre of each compartment, a kilogram of each compartment and of each bag.
   const price = { volume: new Float64Array(m), mass: new Float64Array(m), bag: new Float64Array(b) };
   const used = { volume: new Float64Array(m), mass: new Float64Array(m), bag: new Float64Array(b) };
-  const constant = instance.weights.balance * tailPoints(instance.baseTailKgM);
+  const constant =
+    instance.weights.balance * instance.baseTailKgM.reduce((sum, tail) => sum + tailPoints(tail), 0);
   let pinnedPoints = 0;
   const room = {
     volume: Float64Array.from(instance.capacityMl, (ml) => ml / 1000),

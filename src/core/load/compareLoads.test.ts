@@ -45,6 +45,6 @@ test('entries of what is gone meanwhile count as floor', () => {
   expect(standing(fewer, near).map(({ thingId }) => thingId)).toEqual(['spare-tube']);
   const bagless = { ...plan, bags: plan.bags.filter(({ id }) => id !== 'frame') };
   expect(compareLoads(bagless, near, far, metric).moved).toMatchObject([
-    { first: null, second: 'Seat pack, main' },
+    { first: 'on the floor', second: 'Seat pack, main' },
   ]);
 });

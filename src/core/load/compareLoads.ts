@@ -3,6 +3,8 @@ import { headlines } from '@/core/explain/headline';
 import type { Finding } from '@/core/checks/finding';
 import { evaluate } from '@/core/plan/evaluate';
 import type { LoadEntry, Plan } from '@/core/plan/plan';
+import { allCompartments } from '@/core/plan/riders';
+import { whereIn } from '@/core/plan/where';
 import type { Formatter } from '@/core/units/format';
 import { TERMS, type Term } from './costs';
 import { compileInstance } from './instance';
@@ -15,8 +17,8 @@ export interface LoadComparison {
   /** Points of each term, and their sums. */
   terms: { term: Term; first: number; second: number }[];
   sums: { first: number; second: number };
-  /** Things that lie elsewhere; null is the floor, `home` left at home. */
-  moved: { thing: Thing; first: string | null; second: string | null }[];
+  /** Things that lie elsewhere, and where, in words. */
+  moved: { thing: Thing; first: string; second: string }[];
   /** Findings of the stage Load that only one of them has. */
   onlyFirst: Finding[];
   onlySecond: Finding[];
@@ -41,11 +43,7 @@ export function compareLoads(
     termsOf(plans[1], instanceB, instanceB.start),
   ];
   const [linesA, linesB] = [headlines(a, null, format), headlines(b, a, format)];
-  const where = (evaluation: typeof a, thing: Thing): string | null => {
-    const spot = evaluation.compartmentOf.get(thing.id);
-    if (spot) return evaluation.byCompartment.get(spot)!.spot.name;
-    return evaluation.home.includes(thing) ? 'left at home' : null;
-  };
+  const [whereA, whereB] = [whereIn(plans[0]), whereIn(plans[1])];
   const ownFindings = (own: Finding[], other: Finding[]) =>
     own.filter(({ stage, id }) => stage === 'load' && !other.some((finding) => finding.id === id));
   return {
@@ -62,7 +60,7 @@ export function compareLoads(
     },
     moved: plan.things.flatMap((thing) => {
       if (thing.carry === 'worn' || a.holders.has(thing.id)) return [];
-      const [from, to] = [where(a, thing), where(b, thing)];
+      const [from, to] = [whereA(thing), whereB(thing)];
       return from === to ? [] : [{ thing, first: from, second: to }];
     }),
     onlyFirst: ownFindings(a.findings, b.findings),
@@ -73,7 +71,7 @@ export function compareLoads(
 /** The entries of a kept load whose thing and compartment are still there. */
 export function standing(plan: Plan, load: readonly LoadEntry[]): LoadEntry[] {
   const things = new Set(plan.things.filter(({ carry }) => carry === 'bike').map(({ id }) => id));
-  const compartments = new Set(plan.bags.flatMap((bag) => bag.compartments.map(({ id }) => id)));
+  const compartments = allCompartments(plan);
   return load.filter(
     ({ thingId, to }) => things.has(thingId) && (to === 'home' || compartments.has(to.compartmentId)),
   );

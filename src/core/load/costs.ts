@@ -1,5 +1,4 @@
 import { thingMassG, thingVolumeMl, type Thing } from '@/core/kit/thing';
-import type { SideView } from '@/core/bike/sideView';
 import type { Filling, Plan } from '@/core/plan/plan';
 import type { Spot } from './spots';
 
@@ -13,6 +12,7 @@ export const TERMS = [
   'tight',
   'balance',
   'order',
+  'fair',
   'wishes',
   'left behind',
 ] as const;
@@ -38,9 +38,10 @@ const BODY_POINTS = 6;
  * Handling cost of a mass in a compartment, in points before weighting: kilograms times metres from where they
  * ride best. On the body a flat price a kilogram.
  */
-export function handlingPoints(massG: number, spot: Spot, view: SideView): number {
+export function handlingPoints(massG: number, spot: Spot): number {
   const kg = massG / 1000;
   if (spot.onBody) return BODY_POINTS * kg;
+  const { view } = spot;
   const { x, y, z } = spot.place.centre;
   const tail = Math.max(0, view.seatpostClamp.x - x);
   const across = (x - view.headTop.x) * -view.steeringDown.z + (z - view.headTop.z) * view.steeringDown.x;
@@ -96,6 +97,8 @@ export const LEAVE_POINTS: Record<Thing['need'], number> = { must: 600, should: 
 export const ORDER_POINTS = 1.5;
 /** Each pair that does not lie a side each: more than anything but leaving a needed thing. */
 export const PAIR_POINTS = 100;
+/** Each kilogram that a rider carries beyond the agreed share. */
+export const FAIR_POINTS = 8;
 /** Each further compartment a system is spread over. */
 export const SPREAD_POINTS = 2;
 /** Each pair of systems that should be apart and share a compartment. */
@@ -128,12 +131,11 @@ export const SHARE_POINTS = 0.8;
 /** The terms that depend on one thing and one compartment only, weighted, in points. */
 export function linearPoints(
   plan: Plan,
-  view: SideView,
   thing: Thing,
   spot: Spot,
 ): Record<'handling' | 'reach' | 'dry', number> {
   return {
-    handling: weightOf(plan, 'handling') * handlingPoints(thingMassG(thing), spot, view),
+    handling: weightOf(plan, 'handling') * handlingPoints(thingMassG(thing), spot),
     reach: weightOf(plan, 'reach') * reachPoints(thing, spot),
     dry: weightOf(plan, 'dry') * dryPoints(thing, spot, plan.trip.rain),
   };

@@ -1,5 +1,4 @@
 import type { Plan } from '@/core/plan/plan';
-import { factsOf } from '@/core/plan/facts';
 import { linearPoints } from './costs';
 import type { Instance } from './instance';
 import { FittedState } from './fitted';
@@ -20,20 +19,19 @@ export function explainLoad(plan: Plan, instance: Instance, where: Int32Array): 
     instance.things.map((_, i) => i),
     where,
   );
-  const { view } = factsOf(plan);
   const reasons: Reason[] = [];
   for (let i = 0; i < instance.n; i += 1) {
     const here = where[i]!;
     if (here < 0) continue;
     const thing = instance.things[i]!;
-    const chosen = linearPoints(plan, view, thing, instance.spots[here]!);
+    const chosen = linearPoints(plan, thing, instance.spots[here]!);
     let second: { j: number; extra: number } | null = null;
     let possible = 0;
     const others = { handling: 0, reach: 0, dry: 0 };
     for (let j = 0; j < instance.m; j += 1) {
       if (j === here || !instance.allowed[i * instance.m + j]) continue;
       possible += 1;
-      const cost = linearPoints(plan, view, thing, instance.spots[j]!);
+      const cost = linearPoints(plan, thing, instance.spots[j]!);
       others.handling += cost.handling;
       others.reach += cost.reach;
       others.dry += cost.dry;

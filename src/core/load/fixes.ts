@@ -49,7 +49,7 @@ export function roomFor(
     );
   };
   const points = (spot: Spot): number => {
-    const cost = linearPoints(facts.plan, facts.view, thing, spot);
+    const cost = linearPoints(facts.plan, thing, spot);
     return cost.handling + cost.reach + cost.dry;
   };
   const ranked = facts.spots

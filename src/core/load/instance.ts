@@ -1,7 +1,10 @@
 import { SYSTEMS, thingMassG, type Thing } from '@/core/kit/thing';
 import { bareBike } from '@/core/bike/balance';
-import { factsOf, type Facts } from '@/core/plan/facts';
+import { holdersOf } from '@/core/kit/nests';
+import { factsOf } from '@/core/plan/facts';
 import type { Plan } from '@/core/plan/plan';
+import { compartmentsOf } from '@/core/plan/where';
+import { carriersOf, planOf, ridersOf, sharesOf } from '@/core/plan/riders';
 import { LEAVE_POINTS, linearPoints, TERMS, weightOf, type Term } from './costs';
 import { APART, BODY_LIMIT_G, obstacleFor, staysDry } from './rules';
 import { isUnwanted, partnersOf } from './wishes';
@@ -12,7 +15,8 @@ import { comfortableMl, neededMl } from './volume';
  * A load problem as flat arrays. The search runs some hundred thousand moves a second over it; typed arrays
  * keep each move to a few reads without allocation (measured: about four times the rate of objects and maps).
  *
- * `n` things, `m` compartments, `b` bags. A thing's compartment is an index, or −1 for the floor.
+ * `n` things, `m` compartments, `b` bags, `r` riders with a bike each, whose compartments stand one rider's after the
+ * other's. A thing's compartment is an index, or −1 for the floor.
  */
 export interface Instance {
   things: readonly Thing[];
@@ -20,6 +24,7 @@ export interface Instance {
   n: number;
   m: number;
   b: number;
+  r: number;
   needMl: Float64Array;
   comfortMl: Float64Array;
   massG: Float64Array;
@@ -29,21 +34,25 @@ export interface Instance {
   limitG: Float64Array;
   bagOf: Int32Array;
   bagLimitG: Float64Array;
+  /** Whose bike, or body, each compartment is on. */
+  riderOf: Int32Array;
   onBody: Uint8Array;
   bodyLimitG: number;
   /** +1 left of the centre line, −1 right, 0 on it. */
   side: Float64Array;
   /** Share of a gram here that the front wheel carries. */
   frontShare: Float64Array;
-  /** Metres behind the seatpost clamp, and the moment of the empty bags, kg·m. */
+  /** Metres behind the seatpost clamp, and by rider the moment of the empty bags, kg·m. */
   tailM: Float64Array;
-  baseTailKgM: number;
-  /** Bike with empty bags: grams, and how many of them on the front wheel. */
-  baseG: number;
-  baseFrontG: number;
-  bareFrontShare: number;
-  /** Bike, empty bags and everything that might be loaded: what shifted mass is a share of. */
-  wholeG: number;
+  baseTailKgM: Float64Array;
+  /** By rider, bike with empty bags: grams, and how many of them on the front wheel. */
+  baseG: Float64Array;
+  baseFrontG: Float64Array;
+  bareFrontShare: Float64Array;
+  /** By rider, bike, empty bags and everything that might be loaded on it: what shifted mass is a share of. */
+  wholeG: Float64Array;
+  /** By rider, what would be a fair load of all that might be loaded; infinite for one who rides alone. */
+  fairG: Float64Array;
   /** n·m: points of putting thing i in compartment j, all linear terms weighted. */
   points: Float64Array;
   /** n·m: 1 where nothing forbids it for good. */
@@ -67,9 +76,8 @@ export interface Instance {
  * Things the loader decides about, in lots that go together: carried, not left at home on purpose, and not packed
  * inside another thing. The first of a lot in the kit stands for it.
  */
-function lotsOf(facts: Facts): Thing[][] {
-  const { plan, holders } = facts;
-  const home = new Set(facts.home.map((thing) => thing.id));
+function lotsOf(plan: Plan, holders: ReadonlyMap<string, string>): Thing[][] {
+  const home = new Set(plan.load.filter(({ to }) => to === 'home').map(({ thingId }) => thingId));
   const loadable = plan.things.filter(
     (thing) => thing.carry === 'bike' && !home.has(thing.id) && !holders.has(thing.id),
   );
@@ -104,14 +112,15 @@ function pairsOf(plan: Plan, indexOf: ReadonlyMap<string, number>, n: number): I
   return pair;
 }
 
-/** The compartment in the same place on the other side, for each; −1 where there is none. */
-function mirrorsOf(spots: readonly Spot[]): Int32Array {
+/** The compartment in the same place on the other side of the same bike, for each; −1 where there is none. */
+function mirrorsOf(spots: readonly Spot[], riderOf: Int32Array): Int32Array {
   const nth = (spot: Spot) => spot.bag.compartments.indexOf(spot.compartment);
-  return Int32Array.from(spots, (spot) =>
+  return Int32Array.from(spots, (spot, j) =>
     spot.bag.side === 'middle'
       ? -1
       : spots.findIndex(
-          (other) =>
+          (other, k) =>
+            riderOf[k] === riderOf[j] &&
             other.bag.place === spot.bag.place &&
             other.bag.side !== 'middle' &&
             other.bag.side !== spot.bag.side &&
@@ -122,17 +131,22 @@ function mirrorsOf(spots: readonly Spot[]): Int32Array {
 
 /** Compiles a plan into a load problem. */
 export function compileInstance(plan: Plan): Instance {
-  const facts = factsOf(plan);
-  const outer = lotsOf(facts);
+  const riders = ridersOf(plan);
+  const carriers = carriersOf(plan);
+  const bikes = riders.map((rider) => factsOf(planOf(plan, rider)));
+  const holders = holdersOf(plan.things);
+  const outer = lotsOf(plan, holders);
   const things = outer.map(([first]) => first!);
   const members = outer.map((lot) => [
     ...lot,
-    ...plan.things.filter(({ id }) => lot.some((thing) => facts.holders.get(id) === thing.id)),
+    ...plan.things.filter(({ id }) => lot.some((thing) => holders.get(id) === thing.id)),
   ]);
-  const { spots, view } = facts;
+  const spots = bikes.flatMap((facts) => facts.spots);
+  const riderOf = Int32Array.from(bikes.flatMap((facts, rider) => facts.spots.map(() => rider)));
   const n = things.length;
   const m = spots.length;
-  const bagIds = plan.bags.map((bag) => bag.id);
+  const bags = bikes.flatMap((facts) => facts.bags);
+  const bagIndex = new Map(bags.map((bag, k) => [bag.bagId, k]));
   const pinned = new Set(plan.load.filter((entry) => entry.pinned).map((entry) => entry.thingId));
   const spotIndex = new Map(spots.map((spot, j) => [spot.id, j]));
 
@@ -141,54 +155,65 @@ export function compileInstance(plan: Plan): Instance {
   members.forEach((lot, i) => {
     spots.forEach((spot, j) => {
       for (const thing of lot) {
-        const cost = linearPoints(plan, view, thing, spot);
+        const cost = linearPoints(plan, thing, spot);
         points[i * m + j]! += cost.handling + cost.reach + cost.dry;
       }
       const forbidden =
-        outer[i]!.some((thing) => obstacleFor(thing, spot)) ||
-        lot.some((thing) => !staysDry(thing, spot) || isUnwanted(plan, thing.id, spot.id));
+        outer[i]!.some((thing) => {
+          const carrier = carriers.get(thing.id)!;
+          return (carrier !== 'any' && carrier !== riders[riderOf[j]!]) || obstacleFor(thing, spot);
+        }) || lot.some((thing) => !staysDry(thing, spot) || isUnwanted(plan, thing.id, spot.id));
       allowed[i * m + j] = forbidden ? 0 : 1;
     });
   });
   const indexOf = new Map(outer.flatMap((lot, i) => lot.map((thing) => [thing.id, i] as const)));
   const sum = (lots: readonly (readonly Thing[])[], value: (thing: Thing) => number) =>
     Float64Array.from(lots, (lot) => lot.reduce((total, thing) => total + value(thing), 0));
+  const inCompartment = compartmentsOf(plan);
   // Where a lot is split, it counts as being where its pinned one is, else where the first lies.
   const start = Int32Array.from(outer, (lot) => {
-    const at = (thing: Thing) => spotIndex.get(facts.compartmentOf.get(thing.id) ?? '') ?? -1;
+    const at = (thing: Thing) => spotIndex.get(inCompartment.get(thing.id) ?? '') ?? -1;
     return at(lot.find((thing) => pinned.has(thing.id)) ?? lot[0]!);
   });
   const share = (spot: Spot) =>
-    spot.onBody ? 0 : (spot.place.centre.x - view.rearAxle.x) / view.wheelbaseMm;
-  const bare = bareBike(plan.bike, view).mass;
-  let baseG = bare.massG;
-  let baseFrontG = bare.massG * facts.handling.bareFrontShare;
+    spot.onBody ? 0 : (spot.place.centre.x - spot.view.rearAxle.x) / spot.view.wheelbaseMm;
   const tail = (spot: Spot) =>
-    spot.onBody ? 0 : Math.max(0, view.seatpostClamp.x - spot.place.centre.x) / 1000;
-  let baseTailKgM = 0;
-  for (const bag of plan.bags) {
-    const spot = spots.find((candidate) => candidate.bag.id === bag.id)!;
-    if (spot.onBody) continue;
-    baseG += bag.massG;
-    baseFrontG += bag.massG * share(spot);
-    baseTailKgM += (bag.massG / 1000) * tail(spot);
-  }
+    spot.onBody ? 0 : Math.max(0, spot.view.seatpostClamp.x - spot.place.centre.x) / 1000;
+  const bareFrontShare = Float64Array.from(bikes, (facts) => facts.handling.bareFrontShare);
+  const baseG = Float64Array.from(bikes, (facts) => bareBike(facts.plan.bike, facts.view).mass.massG);
+  const baseFrontG = baseG.map((massG, rider) => massG * bareFrontShare[rider]!);
+  const baseTailKgM = new Float64Array(riders.length);
+  const seen = new Set<string>();
+  spots.forEach((spot, j) => {
+    if (spot.onBody || seen.has(spot.bag.id)) return;
+    seen.add(spot.bag.id);
+    const rider = riderOf[j]!;
+    baseG[rider]! += spot.bag.massG;
+    baseFrontG[rider]! += spot.bag.massG * share(spot);
+    baseTailKgM[rider]! += (spot.bag.massG / 1000) * tail(spot);
+  });
+  const massG = sum(members, thingMassG);
+  const everythingG = massG.reduce((whole, mass) => whole + mass, 0);
+  const mayRide = (i: number, rider: number) =>
+    riderOf.some((own, j) => own === rider && allowed[i * m + j] === 1);
 
   return {
     things,
     spots,
     n,
     m,
-    b: bagIds.length,
+    b: bags.length,
+    r: riders.length,
     needMl: sum(outer, neededMl),
     comfortMl: sum(outer, comfortableMl),
-    massG: sum(members, thingMassG),
+    massG,
     system: Int32Array.from(things, (thing) => SYSTEMS.indexOf(thing.system)),
     leave: sum(members, (thing) => LEAVE_POINTS[thing.need] * weightOf(plan, 'left behind')),
     capacityMl: Float64Array.from(spots, (spot) => spot.capacityMl),
     limitG: Float64Array.from(spots, (spot) => spot.compartment.limitG ?? Infinity),
-    bagOf: Int32Array.from(spots, (spot) => bagIds.indexOf(spot.bag.id)),
-    bagLimitG: Float64Array.from(facts.bags, (bag) => bag.limitG),
+    bagOf: Int32Array.from(spots, (spot) => bagIndex.get(spot.bag.id)!),
+    bagLimitG: Float64Array.from(bags, (bag) => bag.limitG),
+    riderOf,
     onBody: Uint8Array.from(spots, (spot) => (spot.onBody ? 1 : 0)),
     bodyLimitG: BODY_LIMIT_G,
     side: Float64Array.from(spots, (spot) => (spot.onBody ? 0 : Math.sign(spot.place.centre.y))),
@@ -197,14 +222,19 @@ export function compileInstance(plan: Plan): Instance {
     baseTailKgM,
     baseG,
     baseFrontG,
-    bareFrontShare: facts.handling.bareFrontShare,
-    wholeG: baseG + members.flat().reduce((whole, thing) => whole + thingMassG(thing), 0),
+    bareFrontShare,
+    wholeG: baseG.map((whole, rider) =>
+      riders.length === 1
+        ? whole + everythingG
+        : massG.reduce((total, mass, i) => total + (mayRide(i, rider) ? mass : 0), whole),
+    ),
+    fairG: Float64Array.from(sharesOf(plan), (part) => (riders.length === 1 ? Infinity : part * everythingG)),
     points,
     allowed,
     members,
     outer,
     pair: pairsOf(plan, indexOf, n),
-    mirror: mirrorsOf(spots),
+    mirror: mirrorsOf(spots, riderOf),
     start,
     fixed: Uint8Array.from(outer, (lot, i) =>
       start[i]! >= 0 && lot.some((thing) => pinned.has(thing.id)) ? 1 : 0,

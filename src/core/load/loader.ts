@@ -1,7 +1,7 @@
 import { thingMassG, type Thing } from '@/core/kit/thing';
 import type { Edit, Move } from '@/core/plan/edit';
 import type { Plan } from '@/core/plan/plan';
-import { factsOf } from '@/core/plan/facts';
+import { compartmentsOf } from '@/core/plan/where';
 import { seededRandom } from '@/core/random';
 import { lowerBound } from './bound';
 import { linearPoints, TERMS, type Term } from './costs';
@@ -84,9 +84,10 @@ function propose(plan: Plan, instance: Instance, found: Int32Array): LoadProposa
   const where = keep ? instance.start : found;
   const moves: Move[] = [];
   const leave: LoadProposal['leave'] = [];
-  const facts = factsOf(plan);
+  const placed = compartmentsOf(plan);
+  const nameOf = new Map(plan.things.map(({ id, name }) => [id, name]));
   const spotIndex = new Map(instance.spots.map((spot, j) => [spot.id, j]));
-  const startOf = (thing: Thing) => spotIndex.get(facts.compartmentOf.get(thing.id) ?? '') ?? -1;
+  const startOf = (thing: Thing) => spotIndex.get(placed.get(thing.id) ?? '') ?? -1;
   instance.things.forEach((_, i) => {
     const to = where[i]!;
     for (const one of instance.outer[i]!) {
@@ -112,15 +113,12 @@ function propose(plan: Plan, instance: Instance, found: Int32Array): LoadProposa
     reasons: explainLoad(plan, instance, where),
     leave,
     moved: moves.length,
-    moves: moves.map(({ thingId, to }) => {
-      const thing = facts.thingById.get(thingId)!;
-      return {
-        thingId,
-        name: thing.name,
-        from: facts.compartmentOf.get(thingId) ?? null,
-        to: typeof to === 'string' ? null : to.compartmentId,
-      };
-    }),
+    moves: moves.map(({ thingId, to }) => ({
+      thingId,
+      name: nameOf.get(thingId)!,
+      from: placed.get(thingId) ?? null,
+      to: typeof to === 'string' ? null : to.compartmentId,
+    })),
   };
 }
 
@@ -142,12 +140,11 @@ export function judged(
 /** Each term's part of the objective, in points. */
 export function termsOf(plan: Plan, instance: Instance, where: Int32Array): Record<Term, number> {
   const parts = objectiveOf(instance, where);
-  const { view } = factsOf(plan);
   const terms = Object.fromEntries(TERMS.map((term) => [term, 0])) as Record<Term, number>;
   instance.members.forEach((lot, i) => {
     if (where[i]! < 0) return;
     for (const thing of lot) {
-      const cost = linearPoints(plan, view, thing, instance.spots[where[i]!]!);
+      const cost = linearPoints(plan, thing, instance.spots[where[i]!]!);
       terms.handling += cost.handling;
       terms.reach += cost.reach;
       terms.dry += cost.dry;
@@ -160,6 +157,7 @@ export function termsOf(plan: Plan, instance: Instance, where: Int32Array): Reco
     tight: parts.tight,
     balance: parts.balance,
     order: judged(instance, where).order,
+    fair: parts.fair,
     wishes: parts.wishes,
     'left behind': parts.leftBehind,
   };

@@ -1,6 +1,7 @@
 import { SYSTEMS } from '@/core/kit/thing';
 import {
   APART_POINTS,
+  FAIR_POINTS,
   PAIR_POINTS,
   PRESS_POINTS,
   SHARE_POINTS,
@@ -17,6 +18,7 @@ export interface ObjectiveParts {
   apart: number;
   tight: number;
   balance: number;
+  fair: number;
   wishes: number;
   leftBehind: number;
   total: number;
@@ -45,7 +47,7 @@ export function brokenRules(
   const { n, m } = instance;
   const mass = new Float64Array(m);
   const bag = new Float64Array(instance.b);
-  let body = 0;
+  const body = new Float64Array(instance.r);
   const broken: string[] = [];
   for (let i = 0; i < n; i += 1) {
     const j = where[i]!;
@@ -57,7 +59,7 @@ export function brokenRules(
     }
     mass[j]! += instance.massG[i]!;
     bag[instance.bagOf[j]!]! += instance.massG[i]!;
-    if (instance.onBody[j]) body += instance.massG[i]!;
+    if (instance.onBody[j]) body[instance.riderOf[j]!]! += instance.massG[i]!;
   }
   for (let j = 0; j < m; j += 1) {
     if (!closes(j)) broken.push(`${instance.spots[j]!.name} does not close`);
@@ -66,7 +68,7 @@ export function brokenRules(
   for (let k = 0; k < instance.b; k += 1) {
     if (bag[k]! > instance.bagLimitG[k]! + 1e-6) broken.push(`bag ${k} is too heavy`);
   }
-  if (body > instance.bodyLimitG + 1e-6) broken.push('too much on the body');
+  if (body.some((massG) => massG > instance.bodyLimitG + 1e-6)) broken.push('too much on the body');
   return broken;
 }
 
@@ -81,10 +83,11 @@ export function objectiveOf(instance: Instance, where: Int32Array): ObjectivePar
   const comfort = new Float64Array(m);
   let placing = 0;
   let leftBehind = 0;
-  let leftG = 0;
-  let totalG = instance.baseG;
-  let frontG = instance.baseFrontG;
-  let tailKgM = instance.baseTailKgM;
+  const leftG = new Float64Array(instance.r);
+  const carriedG = new Float64Array(instance.r);
+  const totalG = instance.baseG.slice();
+  const frontG = instance.baseFrontG.slice();
+  const tailKgM = instance.baseTailKgM.slice();
   for (let i = 0; i < n; i += 1) {
     const j = where[i]!;
     if (j < 0) {
@@ -94,11 +97,13 @@ export function objectiveOf(instance: Instance, where: Int32Array): ObjectivePar
     placing += instance.points[i * m + j]!;
     present[instance.system[i]! * m + j]! += 1;
     comfort[j]! += instance.comfortMl[i]!;
-    leftG += instance.side[j]! * instance.massG[i]!;
-    tailKgM += (instance.tailM[j]! * instance.massG[i]!) / 1000;
+    const rider = instance.riderOf[j]!;
+    carriedG[rider]! += instance.massG[i]!;
+    leftG[rider]! += instance.side[j]! * instance.massG[i]!;
+    tailKgM[rider]! += (instance.tailM[j]! * instance.massG[i]!) / 1000;
     if (!instance.onBody[j]) {
-      totalG += instance.massG[i]!;
-      frontG += instance.frontShare[j]! * instance.massG[i]!;
+      totalG[rider]! += instance.massG[i]!;
+      frontG[rider]! += instance.frontShare[j]! * instance.massG[i]!;
     }
   }
   let wishes = 0;
@@ -122,11 +127,15 @@ export function objectiveOf(instance: Instance, where: Int32Array): ObjectivePar
     pressed += Math.max(0, comfort[j]! - instance.capacityMl[j]!) / 1000;
   }
   const together = weights.together * SPREAD_POINTS * spread;
-  const balance =
-    weights.balance *
-    (sidePoints(leftG) +
-      tailPoints(tailKgM) +
-      (SHARE_POINTS * 100 * Math.abs(frontG - instance.bareFrontShare * totalG)) / instance.wholeG);
+  let balance = 0;
+  let fair = 0;
+  for (let k = 0; k < instance.r; k += 1) {
+    const shiftG = Math.abs(frontG[k]! - instance.bareFrontShare[k]! * totalG[k]!);
+    balance +=
+      weights.balance *
+      (sidePoints(leftG[k]!) + tailPoints(tailKgM[k]!) + (SHARE_POINTS * 100 * shiftG) / instance.wholeG[k]!);
+    fair += (weights.fair * FAIR_POINTS * Math.max(0, carriedG[k]! - instance.fairG[k]!)) / 1000;
+  }
   const apartPoints = weights.apart * APART_POINTS * apart;
   const tight = weights.tight * PRESS_POINTS * pressed;
   return {
@@ -135,8 +144,9 @@ export function objectiveOf(instance: Instance, where: Int32Array): ObjectivePar
     apart: apartPoints,
     tight,
     balance,
+    fair,
     wishes,
     leftBehind,
-    total: placing + together + apartPoints + tight + balance + wishes + leftBehind,
+    total: placing + together + apartPoints + tight + balance + fair + wishes + leftBehind,
   };
 }

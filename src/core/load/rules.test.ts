@@ -95,7 +95,7 @@ describe('room a thing takes', () => {
 });
 
 describe('the objective, term by term', () => {
-  const points = (massG: number, place: string) => handlingPoints(massG, spot(place), facts.view);
+  const points = (massG: number, place: string) => handlingPoints(massG, spot(place));
 
   test('handling grows with mass, and is best by the bottom bracket, worst at the ends', () => {
     expect(points(2000, 'seat')).toBeCloseTo(2 * points(1000, 'seat'), 9);
@@ -153,8 +153,8 @@ describe('the objective, term by term', () => {
     expect(weightOf(school('by weight alone'), 'reach')).toBe(0.3);
     expect(weightOf(plan, 'dry')).toBe(1);
     const tool = sampleThing('tool', { call: 'riding', massG: 500 });
-    const usual = linearPoints(plan, facts.view, tool, spot('seat'));
-    const weight = linearPoints(school('by weight alone'), facts.view, tool, spot('seat'));
+    const usual = linearPoints(plan, tool, spot('seat'));
+    const weight = linearPoints(school('by weight alone'), tool, spot('seat'));
     expect(weight.handling).toBeCloseTo(2.5 * usual.handling, 9);
     expect(weight.reach).toBeCloseTo(0.3 * usual.reach, 9);
   });

@@ -20,6 +20,8 @@ export interface Spot {
   chamber: Chamber;
   extentsMm: [number, number, number];
   place: PlacedBag;
+  /** The bike it hangs on, from the side. */
+  view: SideView;
   onBody: boolean;
 }
 
@@ -40,6 +42,7 @@ export function spotsOf(plan: Plan, view: SideView, riderCentre: Point): Spot[] 
         chamber,
         extentsMm: solidExtentsMm(chamber.solid),
         place: places[i]!,
+        view,
         onBody: bag.place === 'body',
       });
     }

@@ -1,5 +1,13 @@
 import { SYSTEMS } from '@/core/kit/thing';
-import { APART_POINTS, PRESS_POINTS, SHARE_POINTS, sidePoints, SPREAD_POINTS, tailPoints } from './costs';
+import {
+  APART_POINTS,
+  FAIR_POINTS,
+  PRESS_POINTS,
+  SHARE_POINTS,
+  sidePoints,
+  SPREAD_POINTS,
+  tailPoints,
+} from './costs';
 import type { Instance } from './instance';
 import { pairPoints } from './objective';
 
@@ -28,17 +36,19 @@ export class LoadState {
   private readonly systems: Int32Array;
   /** Compartments each system is spread over. */
   private readonly spread: Int32Array;
-  private bodyG = 0;
-  private leftG = 0;
-  private loadG: number;
-  private frontG: number;
-  private tailKgM: number;
-  /** The balance term inside `total` now. */
-  private balanced: number;
+  // By rider.
+  private readonly bodyG: Float64Array;
+  private readonly leftG: Float64Array;
+  private readonly loadG: Float64Array;
+  private readonly frontG: Float64Array;
+  private readonly tailKgM: Float64Array;
+  /** The terms of balance and fairness inside `total` now. */
+  private readonly balanced: Float64Array;
   private readonly pressPoints: number;
   private readonly spreadPoints: number;
   private readonly apartPoints: number;
   private readonly balanceWeight: number;
+  private readonly fairPoints: number;
 
   constructor(private readonly instance: Instance) {
     const { n, m, b } = instance;
@@ -55,11 +65,15 @@ export class LoadState {
     this.spreadPoints = weights.together * SPREAD_POINTS;
     this.apartPoints = weights.apart * APART_POINTS;
     this.balanceWeight = weights.balance;
-    this.loadG = instance.baseG;
-    this.frontG = instance.baseFrontG;
-    this.tailKgM = instance.baseTailKgM;
-    this.balanced = this.balance();
-    this.total = this.balanced;
+    this.fairPoints = (weights.fair * FAIR_POINTS) / 1000;
+    this.bodyG = new Float64Array(instance.r);
+    this.leftG = new Float64Array(instance.r);
+    this.loadG = instance.baseG.slice();
+    this.frontG = instance.baseFrontG.slice();
+    this.tailKgM = instance.baseTailKgM.slice();
+    this.balanced = new Float64Array(instance.r);
+    this.total = 0;
+    for (let rider = 0; rider < instance.r; rider += 1) this.rebalance(rider);
     for (let i = 0; i < n; i += 1) this.total += instance.leave[i]!;
     // What the rider pinned stays, even where it breaks a rule: the findings say so, the loader does not argue.
     for (let i = 0; i < n; i += 1) if (instance.fixed[i]) this.put(i, instance.start[i]!);
@@ -86,8 +100,10 @@ export class LoadState {
     const bag = instance.bagOf[j]!;
     const sameBag = from >= 0 && instance.bagOf[from] === bag;
     if (!sameBag && this.bagMass[bag]! + mass > instance.bagLimitG[bag]! + EPSILON) return false;
-    if (instance.onBody[j] && !(from >= 0 && instance.onBody[from])) {
-      return this.bodyG + mass <= instance.bodyLimitG + EPSILON;
+    if (instance.onBody[j]) {
+      const rider = instance.riderOf[j]!;
+      const already = from >= 0 && instance.onBody[from] && instance.riderOf[from] === rider;
+      return already || this.bodyG[rider]! + mass <= instance.bodyLimitG + EPSILON;
     }
     return true;
   }
@@ -108,9 +124,8 @@ export class LoadState {
         instance.weights.wishes * (pairPoints(instance, j, other) - pairPoints(instance, from, other));
     }
     this.where[i] = j;
-    const balance = this.balance();
-    this.total += balance - this.balanced;
-    this.balanced = balance;
+    if (from >= 0) this.rebalance(instance.riderOf[from]!);
+    if (j >= 0) this.rebalance(instance.riderOf[j]!);
   }
 
   private shift(i: number, j: number, sign: 1 | -1): void {
@@ -146,22 +161,29 @@ export class LoadState {
     }
     this.total += change;
 
-    if (instance.onBody[j]) this.bodyG += mass;
+    const rider = instance.riderOf[j]!;
+    if (instance.onBody[j]) this.bodyG[rider]! += mass;
     else {
-      this.leftG += instance.side[j]! * mass;
-      this.loadG += mass;
-      this.frontG += instance.frontShare[j]! * mass;
-      this.tailKgM += (instance.tailM[j]! * mass) / 1000;
+      this.leftG[rider]! += instance.side[j]! * mass;
+      this.loadG[rider]! += mass;
+      this.frontG[rider]! += instance.frontShare[j]! * mass;
+      this.tailKgM[rider]! += (instance.tailM[j]! * mass) / 1000;
     }
   }
 
-  private balance(): number {
+  private rebalance(rider: number): void {
     const { instance } = this;
-    const shift = (this.frontG - instance.bareFrontShare * this.loadG) / instance.wholeG;
-    return (
+    const load = this.loadG[rider]!;
+    const shift = (this.frontG[rider]! - instance.bareFrontShare[rider]! * load) / instance.wholeG[rider]!;
+    const unfair = load - instance.baseG[rider]! + this.bodyG[rider]! - instance.fairG[rider]!;
+    const now =
       this.balanceWeight *
-      (sidePoints(this.leftG) + tailPoints(this.tailKgM) + SHARE_POINTS * 100 * (shift < 0 ? -shift : shift))
-    );
+        (sidePoints(this.leftG[rider]!) +
+          tailPoints(this.tailKgM[rider]!) +
+          SHARE_POINTS * 100 * (shift < 0 ? -shift : shift)) +
+      (unfair > 0 ? this.fairPoints * unfair : 0);
+    this.total += now - this.balanced[rider]!;
+    this.balanced[rider] = now;
   }
 }
 

@@ -1,7 +1,8 @@
 import { fail, ok, type Result } from '@/core/result';
 import { compartmentName, type Edit, type Move, type SimpleEdit } from './edit';
 import { LIMITS } from './limits';
-import { tripSchema, type LoadEntry, type Plan } from './plan';
+import { brokenReferences, tripSchema, type LoadEntry, type Plan } from './plan';
+import { allCompartments } from './riders';
 
 /** A plan after an edit, and the edit that takes it back exactly. */
 export interface Applied {
@@ -63,11 +64,8 @@ function applySimple(plan: Plan, edit: SimpleEdit): SimpleResult {
     case 'put bags': {
       const bags = putAll(plan.bags, edit.bags, edit.positions);
       if (bags.next.length > LIMITS.bags) return fail(`A bike takes at most ${LIMITS.bags} bags here.`);
-      const used = new Set<string>();
-      for (const compartment of bags.next.flatMap((bag) => bag.compartments)) {
-        if (used.has(compartment.id)) return fail(`Two compartments have the id "${compartment.id}".`);
-        used.add(compartment.id);
-      }
+      const broken = brokenReferences({ ...plan, bags: bags.next, load: [] })[0];
+      if (broken) return fail(broken);
       const emptied = entriesOutside({ ...plan, bags: bags.next });
       const inverse: SimpleEdit[] = [];
       if (bags.replaced.length) inverse.push({ kind: 'put bags', bags: bags.replaced });
@@ -117,6 +115,15 @@ function applySimple(plan: Plan, edit: SimpleEdit): SimpleResult {
         plan: { ...plan, wishes: edit.wishes },
         inverse: [{ kind: 'set wishes', wishes: plan.wishes }],
       });
+    case 'set fellows': {
+      const next = { ...plan, fellows: edit.fellows };
+      const broken = brokenReferences({ ...next, load: [] })[0];
+      if (broken) return fail(broken);
+      const emptied = entriesOutside(next);
+      const inverse: SimpleEdit[] = [{ kind: 'set fellows', fellows: plan.fellows }];
+      if (emptied.length) inverse.push({ kind: 'place', moves: emptied.map(moveTo) });
+      return ok({ plan: { ...next, load: without(plan.load, emptied) }, inverse });
+    }
     case 'place':
       return place(plan, edit.moves);
   }
@@ -124,9 +131,7 @@ function applySimple(plan: Plan, edit: SimpleEdit): SimpleResult {
 
 function place(plan: Plan, moves: readonly Move[]): SimpleResult {
   const things = new Map(plan.things.map((thing) => [thing.id, thing]));
-  const compartments = new Set(
-    plan.bags.flatMap((bag) => bag.compartments.map((compartment) => compartment.id)),
-  );
+  const compartments = allCompartments(plan);
   const load = new Map(plan.load.map((entry) => [entry.thingId, entry]));
   const before: Move[] = [];
   for (const move of moves) {
@@ -166,9 +171,7 @@ const without = (load: readonly LoadEntry[], dropped: readonly LoadEntry[]): Loa
 
 /** Entries whose compartment is no longer there. */
 function entriesOutside(plan: Plan): LoadEntry[] {
-  const compartments = new Set(
-    plan.bags.flatMap((bag) => bag.compartments.map((compartment) => compartment.id)),
-  );
+  const compartments = allCompartments(plan);
   return plan.load.filter((entry) => entry.to !== 'home' && !compartments.has(entry.to.compartmentId));
 }
 

@@ -30,7 +30,7 @@ export interface SetupFacts {
 }
 
 /** A trip with another bike and other bags, and nothing loaded. */
-export const withSetup = (plan: Plan, { bike, bags }: Pick<Setup, 'bike' | 'bags'>): Plan => ({
+export const withSetup = (plan: Plan, { bike, bags }: Pick<Plan, 'bike' | 'bags'>): Plan => ({
   ...plan,
   bike,
   bags,

@@ -4,7 +4,7 @@ import { bikeSchema } from '@/core/bike/bike';
 import { thingSchema } from '@/core/kit/thing';
 import { idSchema } from './fields';
 import { LIMITS } from './limits';
-import { riderSchema, tripSchema, wishSchema, type Plan } from './plan';
+import { fellowSchema, riderSchema, tripSchema, wishSchema, type Plan } from './plan';
 
 const positions = z
   .array(z.int().min(0))
@@ -41,6 +41,7 @@ const simpleEditSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('put things'), things: z.array(thingSchema).max(LIMITS.things), positions }),
   z.object({ kind: z.literal('remove things'), ids: z.array(idSchema).max(LIMITS.things) }),
   z.object({ kind: z.literal('set wishes'), wishes: z.array(wishSchema).max(LIMITS.wishes) }),
+  z.object({ kind: z.literal('set fellows'), fellows: z.array(fellowSchema).max(LIMITS.fellows) }),
   z.object({ kind: z.literal('place'), moves: z.array(moveSchema).max(LIMITS.things) }),
 ]);
 export type SimpleEdit = z.infer<typeof simpleEditSchema>;
@@ -100,6 +101,12 @@ export function editLabel(plan: Plan, edit: Edit): string {
     }
     case 'set wishes':
       return 'Wishes for the loader';
+    case 'set fellows': {
+      const joined = edit.fellows.find(({ id }) => !plan.fellows.some((known) => known.id === id));
+      if (joined) return `${joined.name} rides along`;
+      const gone = plan.fellows.find(({ id }) => !edit.fellows.some((kept) => kept.id === id));
+      return gone ? `${gone.name} stays at home` : 'Fellow riders';
+    }
     case 'several':
       return edit.label;
   }
@@ -119,11 +126,15 @@ function destinationWords(plan: Plan, move: Move): string {
   return `to ${compartmentName(plan, compartmentId)}`;
 }
 
-/** "Seat pack", or "Frame bag, left pocket" where the bag has more than one compartment. */
+/** "Seat pack", "Frame bag, left pocket" where the bag has more than one compartment, "Robin: seat pack" on another's bike. */
 export function compartmentName(plan: Plan, compartmentId: string): string {
-  for (const bag of plan.bags) {
-    const compartment = bag.compartments.find((candidate) => candidate.id === compartmentId);
-    if (compartment) return bag.compartments.length > 1 ? `${bag.name}, ${compartment.name}` : bag.name;
+  for (const { bags, name } of [{ bags: plan.bags, name: '' }, ...plan.fellows]) {
+    for (const bag of bags) {
+      const compartment = bag.compartments.find((candidate) => candidate.id === compartmentId);
+      if (!compartment) continue;
+      const own = bag.compartments.length > 1 ? `${bag.name}, ${compartment.name}` : bag.name;
+      return name ? `${name}: ${own}` : own;
+    }
   }
   return 'a bag';
 }

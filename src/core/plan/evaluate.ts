@@ -1,8 +1,10 @@
 import { CHECKS } from '@/core/checks';
+import { unevenShares } from '@/core/checks/unevenShares';
 import { SEVERITIES, STAGES, type Finding, type Stage } from '@/core/checks/finding';
 import { formatterFor, type Formatter } from '@/core/units/format';
 import { factsOf, type Facts } from './facts';
 import type { Plan } from './plan';
+import { fellowOf, planOf, ridersOf, sharesOf, type RiderId } from './riders';
 
 /** Where a stage stands: sign and word on the band. */
 export interface StageState {
@@ -12,7 +14,20 @@ export interface StageState {
   fact: string;
 }
 
+/** One rider's bike on the trip, and what it carries against a fair part of all that is carried. */
+export interface RiderFacts {
+  rider: RiderId;
+  /** "You", or the fellow's name. */
+  name: string;
+  facts: Facts;
+  carriedG: number;
+  fairG: number;
+}
+
+/** The facts of the rider's own bike, and what is judged of all. */
 export interface Evaluation extends Facts {
+  /** Everyone, the rider whose plan it is first. */
+  riders: RiderFacts[];
   /** Worst first. */
   findings: Finding[];
   stages: StageState[];
@@ -25,11 +40,50 @@ export interface Evaluation extends Facts {
  * @param format how quantities are written in sentences; it changes no figure
  */
 export function evaluate(plan: Plan, format: Formatter = formatterFor('metric')): Evaluation {
-  const facts = factsOf(plan);
-  const findings = CHECKS.flatMap((check) => check.run(facts, format));
+  const facts = factsOf(planOf(plan, null));
+  const riders = ridersFacts(plan, facts);
+  const findings = [
+    ...CHECKS.flatMap((check) => check.run(facts, format)),
+    ...riders.slice(1).flatMap((rider) => fellowsFindings(rider, format)),
+    ...unevenShares(riders, format),
+  ];
   // Stable, so that findings of one severity keep the order of the list of checks.
   findings.sort((a, b) => SEVERITIES.indexOf(a.severity) - SEVERITIES.indexOf(b.severity));
-  return { ...facts, findings, stages: STAGES.map((stage) => stageState(stage, facts, findings, format)) };
+  return {
+    ...facts,
+    riders,
+    findings,
+    stages: STAGES.map((stage) => stageState(stage, facts, findings, format)),
+  };
+}
+
+function ridersFacts(plan: Plan, own: Facts): RiderFacts[] {
+  const all = [own, ...plan.fellows.map(({ id }) => factsOf(planOf(plan, id)))];
+  const carried = all.map(({ compartments }) => compartments.reduce((sum, { massG }) => sum + massG, 0));
+  const whole = carried.reduce((sum, massG) => sum + massG, 0);
+  const shares = sharesOf(plan);
+  return ridersOf(plan).map((rider, k) => ({
+    rider,
+    name: fellowOf(plan, rider)?.name ?? 'You',
+    facts: all[k]!,
+    carriedG: carried[k]!,
+    fairG: shares[k]! * whole,
+  }));
+}
+
+/**
+ * What is to be said of a fellow's bike and load. Their kit and trip are theirs to judge, and what changes their bags or
+ * bike is mended in their own plan.
+ */
+function fellowsFindings({ rider, name, facts }: RiderFacts, format: Formatter): Finding[] {
+  return CHECKS.flatMap((check) => check.run(facts, format))
+    .filter(({ stage }) => stage === 'load' || stage === 'bike')
+    .map((finding) => ({
+      ...finding,
+      id: `${rider}:${finding.id}`,
+      message: `${name}: ${finding.message}`,
+      fixes: finding.fixes.filter((fix) => !('edit' in fix) || fix.edit.kind === 'place'),
+    }));
 }
 
 function stageState(stage: Stage, facts: Facts, findings: readonly Finding[], format: Formatter): StageState {

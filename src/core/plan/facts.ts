@@ -115,6 +115,8 @@ export interface Facts {
   compartmentOf: Map<string, string>;
   /** What is packed inside another thing, and in which. */
   holders: Map<string, string>;
+  /** What another rider carries. */
+  elsewhere: Thing[];
   /** What lies on the floor; what is packed inside it lies there with it. */
   floor: Thing[];
   home: Thing[];
@@ -142,6 +144,7 @@ export function factsOf(plan: Plan): Facts {
   const holders = holdersOf(plan.things);
   const entryOf = new Map(plan.load.map((entry) => [entry.thingId, entry]));
   const floor: Thing[] = [];
+  const elsewhere: Thing[] = [];
   const worn: Thing[] = [];
   for (const thing of plan.things) {
     // What is packed inside another thing is wherever that is.
@@ -152,7 +155,12 @@ export function factsOf(plan: Plan): Facts {
       else if (outer === thing) floor.push(thing);
     } else if (entry.to === 'home') home.push(thing);
     else {
-      contents.get(entry.to.compartmentId)?.push(thing);
+      const inside = contents.get(entry.to.compartmentId);
+      if (!inside) {
+        elsewhere.push(thing);
+        continue;
+      }
+      inside.push(thing);
       compartmentOf.set(thing.id, entry.to.compartmentId);
     }
   }
@@ -216,6 +224,7 @@ export function factsOf(plan: Plan): Facts {
     thingById,
     compartmentOf,
     holders,
+    elsewhere,
     floor,
     home,
     worn,

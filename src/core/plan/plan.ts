@@ -79,11 +79,33 @@ export const wishSchema = z.discriminatedUnion('kind', [
       .describe('A pair: one on the left, the other in the same place on the right'),
     thingIds: z.tuple([idSchema, idSchema]),
   }),
+  z.object({
+    kind: z.literal('shared').describe('Any rider may carry it; without this, only whose it is'),
+    thingId: idSchema,
+  }),
+  z.object({
+    kind: z.literal('theirs').describe("A fellow rider's, who alone carries it"),
+    thingId: idSchema,
+    fellowId: idSchema,
+  }),
 ]);
 export type Wish = z.infer<typeof wishSchema>;
 
+/** Another rider of the trip with a bike and bags of their own, known to this trip alone. */
+export const fellowSchema = z.object({
+  id: idSchema,
+  name: nameSchema,
+  share: measure('', 0, 5)
+    .default(1)
+    .describe("How much of the load, against the rider's own 1: 0.5 carries half as much"),
+  rider: riderSchema,
+  bike: z.union([bikeSchema, z.null()]),
+  bags: z.array(bagSchema).max(LIMITS.bags, `At most ${LIMITS.bags} bags.`),
+});
+export type Fellow = z.infer<typeof fellowSchema>;
+
 /** The version this build writes. Files of a later version are refused. */
-export const PLAN_VERSION = 3;
+export const PLAN_VERSION = 4;
 
 export const planSchema = z.object({
   format: z.literal('gorvin-plan'),
@@ -95,6 +117,7 @@ export const planSchema = z.object({
   things: z.array(thingSchema).max(LIMITS.things, `At most ${LIMITS.things} things.`),
   load: z.array(loadEntrySchema).max(LIMITS.things),
   wishes: z.array(wishSchema).max(LIMITS.wishes).default([]),
+  fellows: z.array(fellowSchema).max(LIMITS.fellows, `At most ${LIMITS.fellows} fellow riders.`).default([]),
 });
 
 /** One trip as a value. */
@@ -111,13 +134,18 @@ export function brokenReferences(plan: Plan): string[] {
     }
     return seen;
   };
+  const bags = [...plan.bags, ...plan.fellows.flatMap((fellow) => fellow.bags)];
+  unique(
+    'fellow riders',
+    plan.fellows.map((fellow) => fellow.id),
+  );
   unique(
     'bags',
-    plan.bags.map((bag) => bag.id),
+    bags.map((bag) => bag.id),
   );
   const compartments = unique(
     'compartments',
-    plan.bags.flatMap((bag) => bag.compartments.map((compartment) => compartment.id)),
+    bags.flatMap((bag) => bag.compartments.map((compartment) => compartment.id)),
   );
   const things = unique(
     'things',
@@ -158,6 +186,7 @@ export const emptyPlan = (name: string): Plan => ({
   things: [],
   load: [],
   wishes: [],
+  fellows: [],
 });
 
 /**
@@ -173,10 +202,9 @@ export function withFreshIds(plan: Plan, makeId: () => string): Plan {
     if (!value) fresh.set(key, (value = makeId()));
     return value;
   };
-  return {
-    ...plan,
-    bike: plan.bike && { ...plan.bike, id: id('bike', plan.bike.id) },
-    bags: plan.bags.map((bag) => ({
+  const hung = ({ bike, bags }: Pick<Plan, 'bike' | 'bags'>): Pick<Plan, 'bike' | 'bags'> => ({
+    bike: bike && { ...bike, id: id('bike', bike.id) },
+    bags: bags.map((bag) => ({
       ...bag,
       id: id('bag', bag.id),
       compartments: bag.compartments.map((compartment) => ({
@@ -184,6 +212,10 @@ export function withFreshIds(plan: Plan, makeId: () => string): Plan {
         id: id('compartment', compartment.id),
       })),
     })),
+  });
+  return {
+    ...plan,
+    ...hung(plan),
     things: plan.things.map((thing) => ({
       ...thing,
       id: id('thing', thing.id),
@@ -194,14 +226,13 @@ export function withFreshIds(plan: Plan, makeId: () => string): Plan {
       thingId: id('thing', entry.thingId),
       to: entry.to === 'home' ? 'home' : { compartmentId: id('compartment', entry.to.compartmentId) },
     })),
-    wishes: plan.wishes.map((wish): Wish =>
-      wish.kind === 'never'
-        ? {
-            ...wish,
-            thingId: id('thing', wish.thingId),
-            compartmentId: id('compartment', wish.compartmentId),
-          }
-        : { ...wish, thingIds: [id('thing', wish.thingIds[0]), id('thing', wish.thingIds[1])] },
-    ),
+    wishes: plan.wishes.map((wish): Wish => {
+      if ('thingIds' in wish)
+        return { ...wish, thingIds: [id('thing', wish.thingIds[0]), id('thing', wish.thingIds[1])] };
+      const own = { ...wish, thingId: id('thing', wish.thingId) };
+      if (own.kind === 'never') return { ...own, compartmentId: id('compartment', own.compartmentId) };
+      return own.kind === 'theirs' ? { ...own, fellowId: id('fellow', own.fellowId) } : own;
+    }),
+    fellows: plan.fellows.map((fellow) => ({ ...fellow, id: id('fellow', fellow.id), ...hung(fellow) })),
   };
 }

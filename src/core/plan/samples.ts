@@ -4,7 +4,8 @@ import type { Random } from '@/core/random';
 import { SYSTEMS, CALLS, DRYNESS, NEEDS, guessForm, FORM_KINDS } from '@/core/kit/thing';
 import { DEFAULT_GEOMETRY, newBike } from '@/core/bike/bike';
 import { DEFAULT_SOLIDS, PLACE_DEFAULTS, type Place, type Side } from '@/core/bag/bag';
-import { emptyPlan, type Plan } from './plan';
+import { emptyPlan, withFreshIds, type Plan } from './plan';
+import { carriedBy } from './riders';
 
 /** Small plans for tests, and random realistic ones for benches. Everything not named is middling. */
 export function sampleThing(id: string, change: Partial<Thing> = {}): Thing {
@@ -107,4 +108,19 @@ export function randomThings(random: Random, n: number): Thing[] {
       need: pick(random, NEEDS),
     });
   });
+}
+
+/**
+ * The same trip with a fellow who has a like bike and bags: of the things a third are the rider's, a third the fellow's, and
+ * a third may go on either bike.
+ */
+export function partyOf(plan: Plan, seed: number): Plan {
+  let n = 0;
+  const { rider, bike, bags } = withFreshIds(plan, () => `fellow-${(n += 1)}`);
+  const fellow = { id: 'fellow', name: 'Robin', share: [0.5, 1, 1.5][seed % 3]!, rider, bike, bags };
+  const wishes = plan.things.reduce(
+    (all, { id }, i) => carriedBy(all, id, ([null, 'fellow', 'any'] as const)[(i + seed) % 3]!),
+    plan.wishes,
+  );
+  return { ...plan, fellows: [fellow], wishes };
 }

@@ -12,6 +12,7 @@ import { Fragment, useEffect, useMemo, useRef, useState } from 'react';
 import { SYSTEMS, thingMassG, thingVolumeMl, type Thing } from '@/core/kit/thing';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import { SystemGlyph } from '@/ui/shared/systems';
+import { whereIn } from '@/core/plan/where';
 import { useSelection } from '@/ui/shell/SelectionProvider';
 import { ThingEditor } from './ThingEditor';
 import styles from './KitTable.module.css';
@@ -20,18 +21,13 @@ const column = createColumnHelper<Thing>();
 
 /** The kit as a table: sorted by any column, a row opens to be changed. */
 export function KitTable({ things }: { things: Thing[] }) {
-  const { evaluation, format } = usePlan();
+  const { draft, format } = usePlan();
   const { thingId, chooseThing } = useSelection();
   const [sorting, setSorting] = useState<SortingState>([]);
-  const { compartmentOf, byCompartment, home } = evaluation;
+  const { plan } = draft;
 
   const columns = useMemo(() => {
-    const whereIs = (thing: Thing): string => {
-      if (thing.carry === 'worn') return 'worn';
-      const compartment = compartmentOf.get(thing.id);
-      if (compartment) return byCompartment.get(compartment)!.spot.name;
-      return home.includes(thing) ? 'left at home' : 'on the floor';
-    };
+    const whereIs = whereIn(plan);
     return [
       column.accessor('name', { header: 'Thing', sortingFn: 'text' }),
       column.accessor((thing) => SYSTEMS.indexOf(thing.system), {
@@ -67,7 +63,7 @@ export function KitTable({ things }: { things: Thing[] }) {
       column.accessor('need', { header: 'Need' }),
       column.accessor(whereIs, { id: 'where', header: 'Where' }),
     ];
-  }, [format, compartmentOf, byCompartment, home]);
+  }, [format, plan]);
 
   // eslint-disable-next-line react-hooks/incompatible-library -- the table keeps its own memo; the compiler is not used
   const table = useReactTable({

@@ -10,12 +10,13 @@ import {
   useSensors,
   type DragEndEvent,
 } from '@dnd-kit/core';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { BagRows } from './BagRows';
 import { BagSection } from './BagSection';
 import { DropBag } from './DropBag';
 import { Floor } from './Floor';
 import { LoadBar } from './LoadBar';
+import { RiderSwitch } from './RiderSwitch';
 import { ThingInHand } from './ThingInHand';
 import { useBoard, type Destination } from './useBoard';
 import { useBoardKeys } from './useBoardKeys';
@@ -25,7 +26,7 @@ import styles from './Board.module.css';
 /** The bike with its bags, the floor, and moving things between them. */
 export function Board() {
   const board = useBoard();
-  const { evaluation, bagId, chooseBag, chooseThing, put } = board;
+  const { evaluation, bagId, chooseBag, chooseRider, chooseThing, put } = board;
   const [dragged, setDragged] = useState<string | null>(null);
   const sensors = useSensors(
     useSensor(MouseSensor, { activationConstraint: { distance: 5 } }),
@@ -33,6 +34,9 @@ export function Board() {
     useSensor(TouchSensor, { activationConstraint: { delay: 180, tolerance: 8 } }),
   );
   useBoardKeys(board);
+  // Every other stage is about the rider's own bike.
+  const ownBike = useRef(() => chooseRider(null));
+  useEffect(() => ownBike.current, []);
 
   const drop = ({ active, over }: DragEndEvent) => {
     setDragged(null);
@@ -56,6 +60,7 @@ export function Board() {
       <div className={styles.board}>
         <h1 className="visually-hidden">Load</h1>
         <LoadBar />
+        <RiderSwitch />
         <div className={styles.picture}>
           <BikeDrawing
             facts={evaluation}

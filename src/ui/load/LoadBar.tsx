@@ -4,7 +4,9 @@ import { Button } from '@mantine/core';
 import { lazy, Suspense, useState } from 'react';
 import { TERMS } from '@/core/load/costs';
 import type { LoadProposal } from '@/core/load/loader';
+import { compartmentName } from '@/core/plan/edit';
 import { FILLINGS } from '@/core/plan/plan';
+import { compartmentsOf } from '@/core/plan/where';
 import { Choice } from '@/ui/shared/Choice';
 import { Working } from '@/ui/shared/States';
 import { useLoader, type LoaderState } from './LoaderProvider';
@@ -96,10 +98,14 @@ function workingWords(state: Extract<LoaderState, { kind: 'working' }>): string 
 }
 
 function Outcome({ proposal, onClose }: { proposal: LoadProposal; onClose: () => void }) {
-  const { evaluation, store, format } = useBoard();
+  const { draft, store, format } = useBoard();
   const { changes, run, findChanges } = useLoader();
   // What the loader left may have been decided meanwhile.
-  const open = proposal.leave.filter(({ thingId }) => evaluation.floor.some((thing) => thing.id === thingId));
+  const open = proposal.leave.filter(
+    ({ thingId }) =>
+      draft.plan.things.some(({ id }) => id === thingId) &&
+      !draft.plan.load.some((entry) => entry.thingId === thingId),
+  );
   const names = open.map(({ name }) => name).join(', ');
   return (
     <div className={styles.outcome} role="status">
@@ -216,14 +222,12 @@ function Weighed({ proposal }: { proposal: LoadProposal }) {
 
 /** Each move with its reason and what the next best place would cost; any of them can be put back. */
 function Moves({ proposal }: { proposal: LoadProposal }) {
-  const { evaluation, store } = useBoard();
-  const spotName = (id: string | null) =>
-    evaluation.spots.find((spot) => spot.id === id)?.name ?? 'the floor';
+  const { draft, store } = useBoard();
+  const spotName = (id: string | null) => (id === null ? 'the floor' : compartmentName(draft.plan, id));
+  const placed = compartmentsOf(draft.plan);
   const reasons = new Map(proposal.reasons.map((reason) => [reason.thingId, reason]));
   // What was moved on since, by the rider, is no longer the loader's to put back.
-  const open = proposal.moves.filter(
-    ({ thingId, to }) => (evaluation.compartmentOf.get(thingId) ?? null) === to,
-  );
+  const open = proposal.moves.filter(({ thingId, to }) => (placed.get(thingId) ?? null) === to);
   return (
     <details className={styles.moves}>
       <summary>Its moves, one by one</summary>

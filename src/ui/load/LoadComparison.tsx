@@ -36,7 +36,6 @@ export default function LoadComparison({ kept, onClose, onForget }: Props) {
     if (store.edit({ kind: 'several', label: 'Take the kept load', edits: [{ kind: 'place', moves }] }))
       onClose();
   };
-  const words = (place: string | null) => place ?? 'the floor';
   return (
     <section className={styles.comparison} aria-label="Two loads compared">
       <header className={styles.header}>
@@ -111,7 +110,7 @@ export default function LoadComparison({ kept, onClose, onForget }: Props) {
                 <button type="button" className={styles.thing} onClick={() => chooseThing(thing.id)}>
                   {thing.name}
                 </button>
-                : {words(first)} → {words(second)}
+                : {first} → {second}
               </li>
             ))}
           </ul>

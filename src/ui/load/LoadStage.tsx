@@ -1,6 +1,7 @@
 'use client';
 
 import Link from 'next/link';
+import { allBags } from '@/core/plan/riders';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import { Empty } from '@/ui/shared/States';
 import { Board } from './Board';
@@ -9,7 +10,7 @@ import styles from './LoadStage.module.css';
 /** The board, or what is missing before there can be one. */
 export function LoadStage() {
   const { draft, store } = usePlan();
-  const missing = draft.plan.bags.length === 0 ? 'bike' : draft.plan.things.length === 0 ? 'kit' : null;
+  const missing = allBags(draft.plan).length === 0 ? 'bike' : draft.plan.things.length === 0 ? 'kit' : null;
   if (!missing) return <Board />;
   return (
     <div className={styles.missing}>

@@ -6,12 +6,14 @@ import { memo, useDeferredValue } from 'react';
 import { thingMassG, type Thing } from '@/core/kit/thing';
 import { offersFor } from '@/core/load/offer';
 import { neededMl } from '@/core/load/volume';
+import { compartmentName } from '@/core/plan/edit';
 import type { Facts } from '@/core/plan/facts';
+import { whereIn } from '@/core/plan/where';
 import type { Formatter } from '@/core/units/format';
 import { SystemGlyph } from '@/ui/shared/systems';
 import { useLoader } from './LoaderProvider';
 import { Wishes } from './Wishes';
-import { placeWords, useBoard, type BoardActions } from './useBoard';
+import { useBoard, type BoardActions } from './useBoard';
 import styles from './ThingInHand.module.css';
 
 /** The thing in hand: what it is, where it is and why, and where else it could go. */
@@ -44,8 +46,7 @@ function Chosen({ board, thing }: { board: BoardActions; thing: Thing }) {
           (candidate) => candidate.thingId === thing.id && candidate.compartmentId === here,
         )
       : undefined;
-  const second =
-    reason?.secondBest && evaluation.byCompartment.get(reason.secondBest.compartmentId)?.spot.name;
+  const second = reason?.secondBest && compartmentName(board.draft.plan, reason.secondBest.compartmentId);
   return (
     <section className={styles.hand} aria-label="Thing in hand">
       <div className={styles.title}>
@@ -54,7 +55,7 @@ function Chosen({ board, thing }: { board: BoardActions; thing: Thing }) {
           {thing.name}
           {thing.quantity > 1 && ` × ${thing.quantity}`}
         </h2>
-        <span className={styles.where}>{placeWords(board, thing)}</span>
+        <span className={styles.where}>{whereIn(board.draft.plan)(thing)}</span>
       </div>
       <p className={styles.facts}>
         {thing.massSource === 'estimate' && '≈ '}

@@ -5,6 +5,7 @@ import { useState } from 'react';
 import type { Thing } from '@/core/kit/thing';
 import { compartmentName } from '@/core/plan/edit';
 import type { Wish } from '@/core/plan/plan';
+import { carriedBy, carriersOf } from '@/core/plan/riders';
 import type { BoardActions } from './useBoard';
 import styles from './Wishes.module.css';
 
@@ -14,8 +15,11 @@ export function Wishes({ board, thing }: { board: BoardActions; thing: Thing }) 
   const { plan } = draft;
   const [open, setOpen] = useState(false);
   const own = plan.wishes.filter((wish) =>
-    wish.kind === 'never' ? wish.thingId === thing.id : wish.thingIds.includes(thing.id),
+    'thingIds' in wish
+      ? wish.thingIds.includes(thing.id)
+      : wish.kind === 'never' && wish.thingId === thing.id,
   );
+  const by = carriersOf(plan).get(thing.id) ?? null;
   const set = (wishes: Wish[]) => store.edit({ kind: 'set wishes', wishes });
   const add = (wish: Wish) => set([...plan.wishes, wish]);
   const others = plan.things.filter(
@@ -61,6 +65,22 @@ export function Wishes({ board, thing }: { board: BoardActions; thing: Thing }) 
               ))}
             </ul>
           )}
+          {plan.fellows.length > 0 && (
+            <NativeSelect
+              size="xs"
+              label="Carried by"
+              value={by ?? ''}
+              onChange={(event) => set(carriedBy(plan.wishes, thing.id, event.currentTarget.value || null))}
+            >
+              <option value="">you</option>
+              {plan.fellows.map(({ id, name }) => (
+                <option key={id} value={id}>
+                  {name}
+                </option>
+              ))}
+              <option value="any">whoever has room</option>
+            </NativeSelect>
+          )}
           <NativeSelect
             size="xs"
             label="Never in"
@@ -86,7 +106,8 @@ export function Wishes({ board, thing }: { board: BoardActions; thing: Thing }) 
 }
 
 function wishWords({ draft, evaluation }: BoardActions, wish: Wish, thing: Thing): string {
-  if (wish.kind === 'never') return `Never in ${compartmentName(draft.plan, wish.compartmentId)}`;
+  if (!('thingIds' in wish))
+    return wish.kind === 'never' ? `Never in ${compartmentName(draft.plan, wish.compartmentId)}` : '';
   const other = wish.thingIds.find((id) => id !== thing.id) ?? '';
   const name = evaluation.thingById.get(other)?.name ?? 'a thing that is gone';
   return wish.kind === 'together' ? `Together with ${name}` : `A side each with ${name}`;

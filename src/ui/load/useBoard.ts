@@ -1,9 +1,9 @@
 'use client';
 
 import type { Spot } from '@/core/load/spots';
-import type { Thing } from '@/core/kit/thing';
 import type { Move } from '@/core/plan/edit';
 import { usePlan } from '@/ui/plan/PlanProvider';
+import { useShown } from '@/ui/shell/useShown';
 import { useSelection } from '@/ui/shell/SelectionProvider';
 
 export type Destination = Move['to'];
@@ -11,12 +11,14 @@ export type Destination = Move['to'];
 /** What can be done on the board, the same by pointer, key or button. */
 export function useBoard() {
   const plan = usePlan();
-  const { evaluation, draft, store } = plan;
+  const { draft, store } = plan;
   const selection = useSelection();
+  // Of the bike that is shown.
+  const { facts: evaluation } = useShown();
   const { thingId, bagId } = selection;
 
   const thing = thingId ? (evaluation.thingById.get(thingId) ?? null) : null;
-  const bag = draft.plan.bags.find((candidate) => candidate.id === bagId) ?? null;
+  const bag = evaluation.plan.bags.find((candidate) => candidate.id === bagId) ?? null;
   const entryOf = (id: string) => draft.plan.load.find((entry) => entry.thingId === id);
 
   /** Puts a thing somewhere; when it leaves the floor, the next thing there comes to hand. */
@@ -36,18 +38,10 @@ export function useBoard() {
     store.edit({ kind: 'place', moves: [{ thingId: id, to: entry.to, pinned: !entry.pinned }] });
   };
 
-  return { ...plan, ...selection, thing, bag, entryOf, put, pin };
+  return { ...plan, ...selection, riders: plan.evaluation.riders, evaluation, thing, bag, entryOf, put, pin };
 }
 
 export type BoardActions = ReturnType<typeof useBoard>;
-
-/** Where a thing is, in words. */
-export function placeWords(board: BoardActions, thing: Thing): string {
-  if (thing.carry === 'worn') return 'worn';
-  const compartmentId = board.evaluation.compartmentOf.get(thing.id);
-  if (compartmentId) return board.evaluation.byCompartment.get(compartmentId)!.spot.name;
-  return board.entryOf(thing.id) ? 'left at home' : 'on the floor';
-}
 
 export const spotByLetter = (spots: readonly Spot[], letter: string): Spot | undefined =>
   spots.find((spot) => spot.letter === letter.toUpperCase());

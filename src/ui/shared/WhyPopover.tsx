@@ -1,14 +1,16 @@
 import { Popover } from '@mantine/core';
 import { useState } from 'react';
 import { whyFigure, type Figure } from '@/core/explain/why';
-import { usePlan } from '@/ui/plan/PlanProvider';
+import { usePlanContext } from '@/ui/plan/PlanProvider';
+import { useShown } from '@/ui/shell/useShown';
 import styles from './WhyButton.module.css';
 
 /** Formula in words, inputs, source, and what a figure cannot know; open from the start. */
 export function WhyPopover({ figure, label }: { figure: Figure; label: string }) {
-  const { evaluation, format } = usePlan();
+  const { format } = usePlanContext();
+  const { facts } = useShown();
   const [opened, setOpened] = useState(true);
-  const why = whyFigure(figure, evaluation, format);
+  const why = whyFigure(figure, facts, format);
   return (
     <Popover
       opened={opened}

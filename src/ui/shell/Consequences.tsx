@@ -4,20 +4,30 @@ import { headlines } from '@/core/explain/headline';
 import { FindingItem } from '@/ui/shell/FindingItem';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import { WhyButton } from '@/ui/shared/WhyButton';
+import { useShown } from './useShown';
 import styles from './Consequences.module.css';
 
 /** What the last change did, and what is open, worst first. In the same place on every stage. */
 export function Consequences() {
-  const { evaluation, before, draft, format } = usePlan();
+  const { evaluation, draft, format } = usePlan();
+  const shown = useShown();
   const last = draft.done.at(-1);
   return (
     <aside className={styles.column} aria-label="Consequences">
-      <h2 className={styles.heading}>Consequences</h2>
+      <h2 className={styles.heading}>
+        Consequences
+        {draft.plan.fellows.length > 0 && (
+          <span className="quiet">
+            {' '}
+            {shown.name === 'You' ? 'for your bike' : `for ${shown.name}'s bike`}
+          </span>
+        )}
+      </h2>
       <p className={styles.last}>{last ? `Last change: ${last.label}` : 'Nothing changed yet.'}</p>
       <table className={styles.figures}>
         <caption className="visually-hidden">Figures and what the last change did to them</caption>
         <tbody>
-          {headlines(evaluation, before, format).map(({ figure, label, value, difference }) => (
+          {headlines(shown.facts, shown.before, format).map(({ figure, label, value, difference }) => (
             <tr key={figure}>
               <th scope="row">
                 {label} <WhyButton figure={figure} label={label} />

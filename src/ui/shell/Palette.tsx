@@ -9,7 +9,7 @@ import {
 } from '@mantine/spotlight';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
-import { compartmentName } from '@/core/plan/edit';
+import { whereIn } from '@/core/plan/where';
 import { useLoader } from '@/ui/load/LoaderProvider';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import { useSelection } from './SelectionProvider';
@@ -19,17 +19,13 @@ import { STAGE_NAMES } from './StageBand';
 export function Palette({ onClose, onKeys }: { onClose: () => void; onKeys: () => void }) {
   const { evaluation, draft, store, units, setUnits, format } = usePlan();
   const { run } = useLoader();
-  const { chooseThing, chooseBag } = useSelection();
+  const { chooseThing, chooseBag, chooseRider } = useSelection();
   const router = useRouter();
   const [[spotlightStore, spotlight]] = useState(createSpotlight);
   useEffect(() => spotlight.open(), [spotlight]);
 
   const go = (stage: string) => router.push(`/trips/${store.tripId}/${stage}`);
-  const whereIs = (thingId: string): string => {
-    const compartmentId = evaluation.compartmentOf.get(thingId);
-    if (compartmentId) return compartmentName(draft.plan, compartmentId);
-    return evaluation.home.some((thing) => thing.id === thingId) ? 'left at home' : 'on the floor';
-  };
+  const whereIs = whereIn(draft.plan);
   const action = (
     id: string,
     label: string,
@@ -86,12 +82,15 @@ export function Palette({ onClose, onKeys }: { onClose: () => void; onKeys: () =
           thing.name,
           () => {
             chooseThing(thing.id);
-            const compartmentId = evaluation.compartmentOf.get(thing.id);
-            const spot = compartmentId && evaluation.byCompartment.get(compartmentId)?.spot;
-            if (spot) chooseBag(spot.bag.id);
+            for (const { rider, facts } of evaluation.riders) {
+              const spot = facts.byCompartment.get(facts.compartmentOf.get(thing.id) ?? '')?.spot;
+              if (!spot) continue;
+              chooseRider(rider);
+              chooseBag(spot.bag.id);
+            }
             go('load');
           },
-          `${format.mass(thing.massG)}, ${thing.carry === 'worn' ? 'worn' : whereIs(thing.id)}`,
+          `${format.mass(thing.massG)}, ${whereIs(thing)}`,
         ),
       ),
     },

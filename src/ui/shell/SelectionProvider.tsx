@@ -1,12 +1,16 @@
 'use client';
 
+import type { RiderId } from '@/core/plan/riders';
 import { createContext, useContext, useState, type ReactNode } from 'react';
 
 interface Value {
   thingId: string | null;
   bagId: string | null;
+  /** Whose bike the board shows. */
+  riderId: RiderId;
   chooseThing(id: string | null): void;
   chooseBag(id: string | null): void;
+  chooseRider(id: RiderId): void;
 }
 
 const SelectionContext = createContext<Value | null>(null);
@@ -15,7 +19,16 @@ const SelectionContext = createContext<Value | null>(null);
 export function SelectionProvider({ children }: { children: ReactNode }) {
   const [thingId, chooseThing] = useState<string | null>(null);
   const [bagId, chooseBag] = useState<string | null>(null);
-  return <SelectionContext value={{ thingId, bagId, chooseThing, chooseBag }}>{children}</SelectionContext>;
+  const [riderId, setRider] = useState<RiderId>(null);
+  const chooseRider = (id: RiderId) => {
+    setRider(id);
+    if (id !== riderId) chooseBag(null);
+  };
+  return (
+    <SelectionContext value={{ thingId, bagId, riderId, chooseThing, chooseBag, chooseRider }}>
+      {children}
+    </SelectionContext>
+  );
 }
 
 export function useSelection(): Value {

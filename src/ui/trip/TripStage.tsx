@@ -1,6 +1,7 @@
 'use client';
 
 import { NumberInput, TextInput } from '@mantine/core';
+import dynamic from 'next/dynamic';
 import { FILLINGS, RAIN, riderSchema, SLEEPING, type Trip } from '@/core/plan/plan';
 import { SURFACES } from '@/core/bike/tyrePressure';
 import { usePlan } from '@/ui/plan/PlanProvider';
@@ -8,6 +9,8 @@ import { Choice } from '@/ui/shared/Choice';
 import { QuantityField } from '@/ui/shared/QuantityField';
 import { needsName, TextField } from '@/ui/shared/TextField';
 import styles from './TripStage.module.css';
+
+const Fellows = dynamic(() => import('./Fellows').then((module) => module.Fellows), { ssr: false });
 
 /** Where, when and how: what everything later is judged against. */
 export function TripStage() {
@@ -89,6 +92,8 @@ export function TripStage() {
           onChoose={(filling) => set({ filling })}
         />
       </section>
+      <h2 className={styles.sub}>Fellow riders</h2>
+      <Fellows />
       <p className={styles.caution}>
         Being wet or tired makes a night colder than its figure. Camping and riding are legal only where they
         are: ask the landowner or the authority.
