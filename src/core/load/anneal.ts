@@ -18,7 +18,13 @@ const S = SYSTEMS.length;
 const LOGARITHMS = Float64Array.from({ length: 4096 }, (_, i) => -Math.log((i + 0.5) / 4096));
 const EPSILON = 1e-7;
 /** Share of the moves that swap two things; the rest move one, to another compartment or to the floor. */
-const SWAPS = 0.45;
+const SWAPS = 0.7;
+/**
+ * Places are drawn by what they cost the thing alone: one so many points dearer than the cheapest comes up e times more
+ * seldom, but each has one of the lots. Measured on the bench's kits: half a per cent of the objective in the same time.
+ */
+const DRAW_POINTS = 6;
+const LOTS = 64;
 /** Moves between two steps of heat and price: often enough to be smooth, seldom enough to cost nothing. */
 const STEP = 64;
 
@@ -100,9 +106,18 @@ export function annealerFor(
       allowed[i * M + j + 1] = instance.allowed[i * m + j]!;
     }
   }
-  const choices = free.map((i) =>
-    Int32Array.from(Array.from({ length: M }, (_, c) => c).filter((c) => allowed[i * M + c])),
-  );
+  const choices = free.map((i) => {
+    const own = Array.from({ length: M }, (_, c) => c).filter((c) => allowed[i * M + c]);
+    const least = Math.min(...own.map((c) => points[i * M + c]!));
+    const likely = own.map((c) => Math.exp((least - points[i * M + c]!) / DRAW_POINTS));
+    const whole = likely.reduce((sum, value) => sum + value, 0);
+    const spare = Math.max(0, LOTS - own.length);
+    return Int32Array.from(
+      own.flatMap((c, k) => Array<number>(1 + Math.round((spare * likely[k]!) / whole)).fill(c)),
+    );
+  });
+  const isFree = new Uint8Array(n);
+  for (const i of free) isFree[i] = 1;
   /** Conflicting pairs in each set of systems. */
   const conflicts = new Uint8Array(1 << S);
   for (let mask = 0; mask < 1 << S; mask += 1)
@@ -152,6 +167,20 @@ export function annealerFor(
   const present = new Int32Array(S * M);
   const masks = new Int32Array(M);
   const spread = new Int32Array(S);
+  // Which free things are in each compartment, in no order, and where in that list each is: for drawing one.
+  const inside = Array.from({ length: M }, () => new Int32Array(n));
+  const counts = new Int32Array(M);
+  const seat = new Int32Array(n);
+  const enter = (i: number, c: number): void => {
+    seat[i] = counts[c]!;
+    inside[c]![counts[c]!++] = i;
+  };
+  const leave = (i: number, c: number): void => {
+    const own = inside[c]!;
+    const last = own[(counts[c]! -= 1)]!;
+    own[seat[i]!] = last;
+    seat[last] = seat[i]!;
+  };
   const left = new Float64Array(instance.r);
   const load = new Float64Array(instance.r);
   const front = new Float64Array(instance.r);
@@ -163,7 +192,8 @@ export function annealerFor(
   const best = new Int32Array(n);
 
   function start(from: Int32Array): void {
-    for (const values of [volume, comfort, mass, bagMass, present, masks, spread, left, body]) values.fill(0);
+    for (const values of [volume, comfort, mass, bagMass, present, masks, spread, left, body, counts])
+      values.fill(0);
     load.set(baseG);
     front.set(instance.baseFrontG);
     tail.set(instance.baseTailKgM);
@@ -171,6 +201,7 @@ export function annealerFor(
     for (let i = 0; i < n; i += 1) {
       const c = from[i]! + 1;
       where[i] = c;
+      if (isFree[i]) enter(i, c);
       total += points[i * M + c]!;
       if (c === 0) continue;
       volume[c]! += needMl[i]!;
@@ -238,17 +269,14 @@ export function annealerFor(
       const p = (random() * nFree) | 0;
       const i = free[p]!;
       const a = where[i]!;
+      const own = choices[p]!;
+      const b = own[(random() * own.length) | 0]!;
+      if (a === b) continue;
       // A swap has a partner k that comes back from b to a; a single move has none, k = −1.
       let k = -1;
-      let b: number;
-      if (random() < SWAPS) {
-        k = free[(random() * nFree) | 0]!;
-        b = where[k]!;
-        if (a === b || !allowed[i * M + b] || !allowed[k * M + a]) continue;
-      } else {
-        const own = choices[p]!;
-        b = own[(random() * own.length) | 0]!;
-        if (a === b) continue;
+      if (random() < SWAPS && counts[b]! > 0) {
+        k = inside[b]![(random() * counts[b]!) | 0]!;
+        if (!allowed[k * M + a]) continue;
       }
       // Each end's rider; a thing that goes to the floor or comes from there concerns one alone.
       const q = a > 0 ? riderOf[a]! : riderOf[b]!;
@@ -385,8 +413,14 @@ export function annealerFor(
         if (change + price * dOver > most) continue;
         fits.commit();
       }
+      leave(i, a);
+      enter(i, b);
       where[i] = b;
-      if (k >= 0) where[k] = a;
+      if (k >= 0) {
+        leave(k, b);
+        enter(k, a);
+        where[k] = a;
+      }
       if (a > 0) {
         volume[a]! -= dv;
         comfort[a]! -= dc;

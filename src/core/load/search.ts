@@ -4,19 +4,26 @@ import type { Instance } from './instance';
 import { LoadState } from './state';
 
 /**
- * Moves tried in one search: a number of moves, not of seconds, so that a seed gives the same load anywhere. About
- * 0.8 s of one thread for 40 to 120 things (measured; `npm run bench:load`).
+ * Moves tried in one search: a number of moves, not of seconds, so that a seed gives the same load anywhere. Less than a
+ * second of one thread for 40 to 120 things (measured; `npm run bench:load`).
  */
-export const defaultMoves = (things: number): number => 1_900_000 + 12_000 * things;
+export const defaultMoves = (things: number): number => 2_500_000 + 3_000 * things;
 /**
- * Heats of the annealings that follow one another, in points, each from the best so far: cool ones put right what
- * lies nearly well, hot ones choose anew what is left behind. All end far below any difference shown.
+ * Annealings from the greedy load, each its own way: what is left behind, and which of the large bags takes what, is
+ * seldom chosen anew later. Their share of all moves, and their heat in points.
+ */
+const STARTS = 7;
+const STARTS_SHARE = 0.35;
+const START_HOT = 20;
+/**
+ * Heats of the annealings after those, in points, each from the best so far: cool ones put right what lies nearly well,
+ * hot ones choose anew what is left behind. All end far below any difference shown.
  */
 const HOTS = [15, 3, 60] as const;
 const COLD = 0.1;
 const MOVES_PER_ANNEALING = 80_000;
-/** A short search has as many annealings as this all the same, each shorter. */
-const LEAST_ANNEALINGS = 12;
+/** A short search has as many of them all the same, each shorter. */
+const LEAST_ANNEALINGS = 8;
 /** One repacking of a few bags for so many moves of annealing, at the end. */
 const MOVES_PER_REPACKING = 12_000;
 
@@ -28,9 +35,9 @@ export interface VolumeProgress {
 }
 
 /**
- * Looks for the assignment of least objective that keeps every hard rule: a greedy start, then annealings that each
- * begin from the best so far (Kirkpatrick et al. 1983; cycled as by Möbius et al. 1997), then repacking a few bags
- * at a time, then descent until no single move or swap helps. Only assignments that keep every hard rule are ever
+ * Looks for the assignment of least objective that keeps every hard rule: a greedy start, several annealings from
+ * there, then annealings that each begin from the best so far (Kirkpatrick et al. 1983; cycled as by Möbius et al. 1997),
+ * then repacking a few bags at a time, then descent until no single move or swap helps. Only assignments that keep every hard rule are ever
  * taken for the best, so whatever is best so far may be ridden; the first one is there before the first report.
  *
  * A generator, so that a caller can show progress, stop, or give the thread to others between annealings.
@@ -63,11 +70,16 @@ export function* searchByVolume(
   if (free.length === 0 || instance.m === 0) return best;
 
   const annealer = annealerFor(instance, free, pinnedOverMl, random);
-  const perRound = Math.min(MOVES_PER_ANNEALING, Math.ceil(moves / LEAST_ANNEALINGS));
-  const rounds = moves > 0 ? Math.floor(moves / perRound) : 0;
+  const start = best;
+  const perStart = Math.floor((moves * STARTS_SHARE) / STARTS);
+  const left = moves - STARTS * perStart;
+  const perRound = Math.min(MOVES_PER_ANNEALING, Math.ceil(left / LEAST_ANNEALINGS));
+  const rounds = moves > 0 ? STARTS + Math.floor(left / perRound) : 0;
   for (let round = 0; round < rounds; round += 1) {
-    annealer.start(best);
-    annealer.run({ hot: HOTS[round % HOTS.length]!, cold: COLD }, perRound);
+    const anew = round < STARTS;
+    annealer.start(anew ? start : best);
+    const hot = anew ? START_HOT : HOTS[round % HOTS.length]!;
+    annealer.run({ hot, cold: COLD }, anew ? perStart : perRound);
     const found = annealer.best();
     if (found) {
       restore(state, free, found);
