@@ -155,7 +155,7 @@ export function annealerFor(
   const mirror = Int32Array.from({ length: M }, (_, c) => (c === 0 ? -1 : instance.mirror[c - 1]! + 1));
   const pairPoints = weights.wishes * PAIR_POINTS;
   const pairCost = (at: number, other: number): number =>
-    at === 0 && other === 0 ? 0 : at > 0 && mirror[at] === other ? 0 : pairPoints;
+    at === 0 && other === 0 ? 0 : at > 0 && other > 0 && mirror[at] === other ? 0 : pairPoints;
 
   // The assignment and its running sums: of compartments, bags, systems and riders. In typed arrays, since numbers that
   // closures share and change are boxed by the engine at every change; those of the whole are locals within a run.

@@ -13,7 +13,11 @@ import { brokenRules, objectiveOf } from './objective';
 const seeds = fc.integer({ min: 1, max: 1_000_000 });
 /** Every other one has a fellow rider. */
 const instanceOf = (seed: number, n: number, bags = 11) => {
-  const alone = samplePlan({ bags: DEMO_BAGS.slice(0, bags), things: randomThings(seededRandom(seed), n) });
+  const alone = samplePlan({
+    bags: DEMO_BAGS.slice(0, bags),
+    things: randomThings(seededRandom(seed), n),
+    wishes: [{ kind: 'a side each', thingIds: ['thing-0', 'thing-1'] }],
+  });
   return compileInstance(seed % 2 ? partyOf(alone, seed) : alone);
 };
 

@@ -11,12 +11,12 @@ import { LoadState } from './state';
  * Rounds of one search: a number, not seconds, so that a seed gives the same load anywhere. Two to three seconds of one
  * thread for 60 to 120 things; what is best so far is told on the way (`npm run bench:load -- --fit`).
  */
-export const ROUNDS = 28;
+export const ROUNDS = 34;
 
 /** Rounds by litres alone at the beginning, their heats in points one after the other, and moves of each. */
-const BY_LITRES = 6;
+const BY_LITRES = 12;
 const HOTS = [15, 3, 60] as const;
-const MOVES_BY_LITRES = 80_000;
+const MOVES_BY_LITRES = 40_000;
 /** The later rounds, which ask of each move whether things still lie. */
 const HOT_BY_FIT = 2;
 const MOVES_BY_FIT = 15_000;
@@ -41,7 +41,8 @@ export interface SearchProgress {
  *
  * A greedy load first. Then rounds of an annealing by litres alone, which tries millions of moves a second; its best is
  * laid down, what finds no place is taken out and put where it does, and the places that failed cost more from then on
- * (guided local search, Voudouris and Tsang 1999). Then rounds of an annealing that asks of each move it would take
+ * (guided local search, Voudouris and Tsang 1999). Every other of them begins from the first load, not the best: what is
+ * left behind is seldom chosen anew later. Then rounds of an annealing that asks of each move it would take
  * whether things still lie. After each, descent by single moves and swaps with order counted in. The load as it is
  * counts as found, so that searching on from it never ends worse.
  *
@@ -70,6 +71,7 @@ export function* searchLoad(
   };
 
   fitted.fill(free, options);
+  const first = fitted.state.where.slice();
   yield report(0);
   if (free.length === 0 || instance.m === 0) return best;
   if (brokenRules(instance, instance.start, () => true).length === 0) {
@@ -82,7 +84,7 @@ export function* searchLoad(
   for (let round = 0; round < rounds && bestTotal > bound + 1e-6; round += 1) {
     const litres = round < BY_LITRES;
     const annealer = litres ? byLitres : byFit;
-    annealer.start(best);
+    annealer.start(litres ? withPairMoved(fitted, free, round % 2 ? first : best, random) : best);
     if (litres) annealer.run({ hot: HOTS[round % HOTS.length]!, cold: COLD }, MOVES_BY_LITRES);
     else annealer.run({ hot: HOT_BY_FIT, cold: COLD }, MOVES_BY_FIT);
     fitted.restore(free, annealer.best() ?? best);
@@ -95,3 +97,31 @@ export function* searchLoad(
 
 /** What pinned things alone take over the litres of their compartments. */
 const pinnedOverMl = (instance: Instance): number => new LoadState(instance).overMl + 1e-6;
+
+/**
+ * An assignment with one pair put a side each somewhere, where masses let it: neither of a pair leaves its place alone, and
+ * both at once no annealing moves. The same where there is no pair.
+ */
+function withPairMoved(
+  fitted: FittedState,
+  free: readonly number[],
+  where: Int32Array,
+  random: Random,
+): Int32Array {
+  const { instance, state } = fitted;
+  const pairs = free.filter((i) => instance.pair[i]! >= 0 && !instance.fixed[instance.pair[i]!]);
+  if (pairs.length === 0) return where;
+  const i = pairs[Math.floor(random() * pairs.length)]!;
+  const k = instance.pair[i]!;
+  const places = Array.from(instance.mirror, (_, j) => j).filter((j) => instance.mirror[j]! >= 0);
+  if (places.length === 0) return where;
+  const j = places[Math.floor(random() * places.length)]!;
+  fitted.restore(free, where);
+  state.put(i, -1);
+  state.put(k, -1);
+  if (!state.mayPut(i, j)) return where;
+  state.put(i, j);
+  if (!state.mayPut(k, instance.mirror[j]!)) return where;
+  state.put(k, instance.mirror[j]!);
+  return state.where.slice();
+}

@@ -18,7 +18,7 @@ export class FittedState {
   /** What pinned things alone leave over: no load mends it. */
   readonly pinnedOverMl: number;
 
-  constructor(private readonly instance: Instance) {
+  constructor(readonly instance: Instance) {
     this.state = new LoadState(instance);
     this.fits = new FitCosts(instance);
     this.fits.start(this.state.where);
@@ -43,16 +43,25 @@ export class FittedState {
   changeOf(i: number, j: number, below: number): number {
     const { state, fits } = this;
     const from = state.where[i]!;
-    if (from === j || !state.mayPut(i, j) || !fits.mayHold(i, j, -1)) return Infinity;
-    const before = state.total;
-    state.put(i, j);
-    const sums = state.total - before;
-    state.put(i, from);
+    const sums = this.sumsOf(i, j);
+    if (sums === Infinity) return Infinity;
     const least = sums - (from >= 0 ? fits.order[from]! : 0) - (j >= 0 ? fits.order[j]! : 0);
     if (least >= below) return Infinity;
     fits.ask(i, from, j, -1);
     const worse = fits.changeOverMl > 1e-6;
     return worse ? Infinity : sums + fits.changeOrder;
+  }
+
+  /** The same without what must be dug out, and without asking whether it closes beyond litres. */
+  private sumsOf(i: number, j: number): number {
+    const { state, fits } = this;
+    const from = state.where[i]!;
+    if (from === j || !state.mayPut(i, j) || !fits.mayHold(i, j, -1)) return Infinity;
+    const before = state.total;
+    state.put(i, j);
+    const sums = state.total - before;
+    state.put(i, from);
+    return sums;
   }
 
   move(i: number, j: number): void {
@@ -123,8 +132,12 @@ export class FittedState {
     const at = new Map(free.map((i, a) => [i, a]));
     for (const i of greedyOrder(this.instance, free)) {
       if (this.state.where[i]! >= 0) continue;
+      // The cheapest by the sums first: most often it is the one, and no other asks how things would lie.
+      const ranked = Array.from(options[at.get(i)!]!, (j) => ({ j, sums: this.sumsOf(i, j) }));
+      ranked.sort((a, b) => a.sums - b.sums);
       let [to, least] = [-1, -1e-9];
-      for (const j of options[at.get(i)!]!) {
+      for (const { j, sums } of ranked) {
+        if (sums - this.fits.order[j]! >= least) continue;
         const change = this.changeOf(i, j, least);
         if (change < least) [to, least] = [j, change];
       }

@@ -3,6 +3,7 @@ import { DEMO_BAGS } from '@/core/demo/bags';
 import { demoPlan } from '@/core/demo/plan';
 import { applyEdit } from '@/core/plan/apply';
 import { evaluate } from '@/core/plan/evaluate';
+import type { Wish } from '@/core/plan/plan';
 import { loaded, partyOf, randomThings, sampleBag, samplePlan, sampleThing } from '@/core/plan/samples';
 import { seededRandom } from '@/core/random';
 import { leastOfEveryLoad } from '../../../tests/support/everyLoad';
@@ -28,7 +29,8 @@ describe('the running sums of a load', () => {
     fc.assert(
       fc.property(seeds, (seed) => {
         const random = seededRandom(seed);
-        const alone = randomPlan(seed, 30);
+        const sides: Wish[] = [{ kind: 'a side each', thingIds: ['thing-0', 'thing-1'] }];
+        const alone = { ...randomPlan(seed, 30), wishes: sides };
         const instance = compileInstance(seed % 2 ? partyOf(alone, seed) : alone);
         const state = new LoadState(instance);
         for (let step = 0; step < 300; step += 1) {

@@ -26,7 +26,7 @@ export interface ObjectiveParts {
 
 /** Points for where the two of a pair are: nothing on the floor both, or a side each in the same place. */
 export const pairPoints = (instance: Instance, at: number, other: number): number =>
-  at === other && at < 0 ? 0 : at >= 0 && instance.mirror[at] === other ? 0 : PAIR_POINTS;
+  at < 0 && other < 0 ? 0 : at >= 0 && other >= 0 && instance.mirror[at] === other ? 0 : PAIR_POINTS;
 
 function volumeIn(instance: Instance, where: Int32Array, j: number): number {
   let volume = 0;
