@@ -11,10 +11,12 @@ import { LoadState } from './state';
  * Rounds of one search: a number, not seconds, so that a seed gives the same load anywhere. Two to three seconds of one
  * thread for 60 to 120 things; what is best so far is told on the way (`npm run bench:load -- --fit`).
  */
-export const ROUNDS = 34;
+export const ROUNDS = 36;
 
 /** Rounds by litres alone at the beginning, their heats in points one after the other, and moves of each. */
-const BY_LITRES = 12;
+const BY_LITRES = 18;
+/** Of so many later rounds two are by litres again: what is stuck is seldom freed by single moves. */
+const AGAIN = 6;
 const HOTS = [15, 3, 60] as const;
 const MOVES_BY_LITRES = 40_000;
 /** The later rounds, which ask of each move whether things still lie. */
@@ -82,7 +84,7 @@ export function* searchLoad(
   const byLitres = annealerFor(instance, free, pinnedOverMl(instance), random);
   const byFit = annealerFor(instance, free, fitted.pinnedOverMl, random, new FitCosts(instance, true));
   for (let round = 0; round < rounds && bestTotal > bound + 1e-6; round += 1) {
-    const litres = round < BY_LITRES;
+    const litres = round < BY_LITRES || round % AGAIN < 2;
     const annealer = litres ? byLitres : byFit;
     annealer.start(litres ? withPairMoved(fitted, free, round % 2 ? first : best, random) : best);
     if (litres) annealer.run({ hot: HOTS[round % HOTS.length]!, cold: COLD }, MOVES_BY_LITRES);
