@@ -1,4 +1,5 @@
 import { CHECKS } from '@/core/checks';
+import { noLight, noRepair, nothingWarm, noWater } from '@/core/checks/missing';
 import { unevenShares } from '@/core/checks/unevenShares';
 import { SEVERITIES, STAGES, type Finding, type Stage } from '@/core/checks/finding';
 import { formatterFor, type Formatter } from '@/core/units/format';
@@ -71,12 +72,16 @@ function ridersFacts(plan: Plan, own: Facts): RiderFacts[] {
   }));
 }
 
+/** What a kit lacks; a fellow's may not be entered here at all. */
+const OF_THE_KIT = [nothingWarm, noWater, noLight, noRepair];
+
 /**
  * What is to be said of a fellow's bike and load. Their kit and trip are theirs to judge, and what changes their bags or
  * bike is mended in their own plan.
  */
 function fellowsFindings({ rider, name, facts }: RiderFacts, format: Formatter): Finding[] {
-  return CHECKS.flatMap((check) => check.run(facts, format))
+  return CHECKS.filter((check) => !OF_THE_KIT.includes(check))
+    .flatMap((check) => check.run(facts, format))
     .filter(({ stage }) => stage === 'load' || stage === 'bike')
     .map((finding) => ({
       ...finding,
