@@ -1,4 +1,4 @@
-import { expect, saved, test } from './journey';
+import { accessible, expect, saved, test } from './journey';
 
 test('one thing too many is settled in two presses', async ({ page, rider }) => {
   await rider.open('load');
@@ -31,7 +31,7 @@ test('the best so far can be taken; the load before is compared, and taken back 
   await page.getByRole('button', { name: /^Compare with the load kept/ }).click();
   const comparison = page.getByRole('region', { name: 'Two loads compared' });
   await expect(comparison).toContainText('1 thing lies elsewhere');
-  await expect(comparison).toContainText(`${name}: Seat pack, main → the floor`);
+  await expect(comparison).toContainText(`${name}: Seat pack, main → on the floor`);
   await expect(comparison.getByRole('row', { name: /^Loaded bike/ })).toContainText('−');
   await comparison.getByRole('button', { name: 'Take the kept one' }).click();
   await expect(inside).toContainText(name);
@@ -115,4 +115,36 @@ test('an edit while the loader works is taken at once, and the loader begins aga
   // Decided by the rider, not by the loader.
   await expect(page.getByRole('region', { name: 'Left at home' })).toContainText('Paperback');
   await saved(page);
+});
+
+test('two ride together: a fellow with the same bike, things shared on the board, loads near the shares', async ({
+  page,
+  rider,
+}) => {
+  await rider.open('trip');
+  const fellows = page.getByRole('region', { name: 'Fellow riders' });
+  await fellows.getByLabel('Who rides along').fill('Robin');
+  await fellows.getByRole('button', { name: 'Take along' }).click();
+  await expect(fellows.getByRole('row', { name: /Robin/ })).toContainText('50 %');
+  await fellows.getByLabel('Share of Robin').selectOption('0.5');
+  await expect(fellows.getByRole('row', { name: /Robin/ })).toContainText('33 %');
+  await accessible(page);
+
+  await rider.open('load');
+  const riders = page.getByRole('group', { name: 'Whose bike' });
+  await page.getByRole('option', { name: /Folding chair/ }).click();
+  await page.getByText('Wishes', { exact: true }).click();
+  await page.getByLabel('Carried by').selectOption('whoever has room');
+  await page.getByRole('button', { name: 'Load for me' }).first().click();
+  await expect(page.getByText(/things moved/)).toBeVisible({ timeout: 60_000 });
+  // Nothing of mine may go on Robin's bike but the chair, and that finds room there.
+  await expect(page.getByRole('region', { name: 'The floor' })).toContainText('nothing');
+  await expect(riders.getByRole('button', { name: /Robin's bike/ })).toContainText(/carries 9\d\d g/);
+  await riders.getByRole('button', { name: /Robin's bike/ }).click();
+  await expect(page.getByText("for Robin's bike")).toBeVisible();
+  await expect(page.getByText(/You carry .* beyond the agreed share/)).toBeVisible();
+  await accessible(page);
+  await saved(page);
+  await page.reload();
+  await expect(riders).toContainText("Robin's bike");
 });

@@ -4,6 +4,7 @@ import { useDroppable } from '@dnd-kit/core';
 import { memo } from 'react';
 import { SYSTEMS, thingMassG, type Form, type Thing } from '@/core/kit/thing';
 import { thingSilhouette } from '@/core/kit/silhouette';
+import type { Formatter } from '@/core/units/format';
 import { SystemGlyph } from '@/ui/shared/systems';
 import { ThingOption } from './ThingOption';
 import { useBoard } from './useBoard';
@@ -54,24 +55,13 @@ export function Floor() {
                 </div>
                 <ul className={styles.tiles} role="presentation">
                   {things.map((thing) => (
-                    <ThingOption
+                    <Tile
                       key={thing.id}
-                      id={thing.id}
+                      thing={thing}
                       selected={thing.id === thingId}
-                      onChoose={() => chooseThing(thing.id)}
-                      className={styles.tile}
-                      label={`${thing.name}, ${format.mass(thingMassG(thing))}`}
-                    >
-                      <Silhouette form={thing.form} volumeMl={thing.volumeMl} />
-                      <span className={styles.name}>
-                        {thing.name}
-                        {thing.quantity > 1 && ` × ${thing.quantity}`}
-                      </span>
-                      <span className={styles.mass}>
-                        {thing.massSource === 'estimate' && '≈ '}
-                        {format.mass(thingMassG(thing))}
-                      </span>
-                    </ThingOption>
+                      onChoose={chooseThing}
+                      format={format}
+                    />
                   ))}
                 </ul>
               </div>
@@ -83,6 +73,35 @@ export function Floor() {
     </>
   );
 }
+
+interface TileProps {
+  thing: Thing;
+  selected: boolean;
+  onChoose: (id: string) => void;
+  format: Formatter;
+}
+
+const Tile = memo(function Tile({ thing, selected, onChoose, format }: TileProps) {
+  return (
+    <ThingOption
+      id={thing.id}
+      selected={selected}
+      onChoose={() => onChoose(thing.id)}
+      className={styles.tile}
+      label={`${thing.name}, ${format.mass(thingMassG(thing))}`}
+    >
+      <Silhouette form={thing.form} volumeMl={thing.volumeMl} />
+      <span className={styles.name}>
+        {thing.name}
+        {thing.quantity > 1 && ` × ${thing.quantity}`}
+      </span>
+      <span className={styles.mass}>
+        {thing.massSource === 'estimate' && '≈ '}
+        {format.mass(thingMassG(thing))}
+      </span>
+    </ThingOption>
+  );
+});
 
 function Home({ things }: { things: readonly Thing[] }) {
   const { thingId, chooseThing, format } = useBoard();

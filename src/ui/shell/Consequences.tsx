@@ -1,5 +1,7 @@
 'use client';
 
+import { memo, useDeferredValue } from 'react';
+import type { Finding } from '@/core/checks/finding';
 import { headlines } from '@/core/explain/headline';
 import { FindingItem } from '@/ui/shell/FindingItem';
 import { usePlan } from '@/ui/plan/PlanProvider';
@@ -11,6 +13,8 @@ import styles from './Consequences.module.css';
 export function Consequences() {
   const { evaluation, draft, format } = usePlan();
   const shown = useShown();
+  // What was pressed shows first; what follows from it is listed in the next breath.
+  const findings = useDeferredValue(evaluation.findings);
   const last = draft.done.at(-1);
   return (
     <aside className={styles.column} aria-label="Consequences">
@@ -38,18 +42,26 @@ export function Consequences() {
           ))}
         </tbody>
       </table>
+      <Findings findings={findings} />
+    </aside>
+  );
+}
+
+const Findings = memo(function Findings({ findings }: { findings: readonly Finding[] }) {
+  return (
+    <>
       <h3 className={styles.heading}>
-        Findings <span className="quiet">{evaluation.findings.length || ''}</span>
+        Findings <span className="quiet">{findings.length || ''}</span>
       </h3>
-      {evaluation.findings.length === 0 ? (
+      {findings.length === 0 ? (
         <p className="quiet">Nothing to look at. Pack it, then ride round the block.</p>
       ) : (
         <ul className={styles.findings} aria-live="polite">
-          {evaluation.findings.map((finding) => (
+          {findings.map((finding) => (
             <FindingItem key={finding.id} finding={finding} />
           ))}
         </ul>
       )}
-    </aside>
+    </>
   );
-}
+});
