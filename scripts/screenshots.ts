@@ -33,6 +33,16 @@ withApp(async ({ url }) => {
   await desk.getByRole('button', { name: /^L Seat pack/ }).click();
   await desk.getByRole('option', { name: /Down quilt/ }).click();
   await shoot(desk, 'load');
+  // The same at a taller window, so that no list is cut.
+  await desk.setViewportSize({ width: 1280, height: 1400 });
+  await desk.getByRole('button', { name: /^F Half frame bag/ }).click();
+  await desk.getByRole('region', { name: 'Inside Half frame bag' }).screenshot({
+    path: 'docs/screenshots/load-section.png',
+  });
+  await desk.setViewportSize({ width: 1280, height: 800 });
+  await desk.getByRole('button', { name: /^Compare with the load/ }).click();
+  await desk.getByRole('region', { name: 'Two loads compared' }).waitFor();
+  await shoot(desk, 'load-compared');
   await visit(desk, 'trip');
   await shoot(desk, 'trip');
   await visit(desk, 'bike');
@@ -70,5 +80,20 @@ withApp(async ({ url }) => {
   const phone = await open({ viewport: { width: 390, height: 844 }, hasTouch: true });
   await visit(phone, 'load');
   await shoot(phone, 'load-phone');
+  // Last, since it changes the trip.
+  await visit(desk, 'trip');
+  const fellows = desk.getByRole('region', { name: 'Fellow riders' });
+  await fellows.getByLabel('Who rides along').fill('Robin');
+  await fellows.getByRole('button', { name: 'Take along' }).click();
+  await desk.getByText('Saved', { exact: true }).waitFor();
+  await visit(desk, 'load');
+  await desk.getByRole('option', { name: /Folding chair/ }).click();
+  await desk.getByText('Wishes', { exact: true }).click();
+  await desk.getByLabel('Carried by').selectOption('whoever has room');
+  await desk.getByRole('button', { name: 'Load for me' }).first().click();
+  await desk.getByText(/things moved/).waitFor({ timeout: 60_000 });
+  await desk.getByText('Wishes', { exact: true }).click();
+  await desk.getByRole('button', { name: /Robin's bike/ }).click();
+  await shoot(desk, 'load-riders');
   await browser.close();
 }).catch(exitOn);

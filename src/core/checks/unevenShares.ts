@@ -1,4 +1,4 @@
-import type { RiderFacts } from '@/core/plan/evaluate';
+import type { RiderFacts } from '@/core/plan/riders';
 import type { Formatter } from '@/core/units/format';
 import type { Finding } from './finding';
 

@@ -5,7 +5,7 @@ import { SEVERITIES, STAGES, type Finding, type Stage } from '@/core/checks/find
 import { formatterFor, type Formatter } from '@/core/units/format';
 import { factsOf, type Facts } from './facts';
 import type { Plan } from './plan';
-import { fellowOf, planOf, ridersOf, sharesOf, type RiderId } from './riders';
+import { fellowOf, planOf, ridersOf, sharesOf, type RiderFacts } from './riders';
 
 /** Where a stage stands: sign and word on the band. */
 export interface StageState {
@@ -13,16 +13,6 @@ export interface StageState {
   verdict: 'ready' | 'look' | 'stop';
   /** The single fact that matters most there. */
   fact: string;
-}
-
-/** One rider's bike on the trip, and what it carries against a fair part of all that is carried. */
-export interface RiderFacts {
-  rider: RiderId;
-  /** "You", or the fellow's name. */
-  name: string;
-  facts: Facts;
-  carriedG: number;
-  fairG: number;
 }
 
 /** The facts of the rider's own bike, and what is judged of all. */

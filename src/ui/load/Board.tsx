@@ -59,8 +59,10 @@ export function Board() {
     >
       <div className={styles.board}>
         <h1 className="visually-hidden">Load</h1>
-        <LoadBar />
-        <RiderSwitch />
+        <div className={styles.bars}>
+          <LoadBar />
+          <RiderSwitch />
+        </div>
         <div className={styles.picture}>
           <BikeDrawing
             facts={evaluation}

@@ -3,6 +3,7 @@
 import { useId } from 'react';
 import type { CompartmentFacts } from '@/core/plan/facts';
 import { sectionOf } from '@/core/fit/section';
+import { clipAlong } from '@/core/geometry/clip';
 import { centroid, extentOf, signedAreaMm2, type Point } from '@/core/geometry/polygon';
 import { Hatch } from '@/ui/bike/Hatch';
 import styles from './SectionDrawing.module.css';
@@ -86,6 +87,8 @@ export function SectionDrawing({ compartment, numbers, selected, onChoose }: Pro
 /** To the right of the middle of what is soft: in the middle lies what is stiff. */
 function asideOf(corners: readonly Point[]): Point {
   const { x, z } = centroid(corners);
-  const { left, right } = extentOf(corners);
+  // As wide as it is there: a taper's mouth is wider than its middle.
+  const strip = clipAlong(clipAlong(corners, { x: 0, z: 1 }, z + 1), { x: 0, z: -1 }, 1 - z);
+  const { left, right } = extentOf(strip.length > 2 ? strip : corners);
   return { x: x + 0.36 * (right - left), z };
 }
