@@ -4,7 +4,7 @@ import { demoPlan } from '@/core/demo/plan';
 import type { Edit } from '@/core/plan/edit';
 import { changeDraft, type Change } from '@/core/plan/history';
 import { emptyPlan, type Plan } from '@/core/plan/plan';
-import { sampleThing } from '@/core/plan/samples';
+import { loaded, partyOf, sampleThing } from '@/core/plan/samples';
 import { accountOfSession, createSession, endSession, setUnits } from '@/db/accounts';
 import { readDraft, saveChange } from '@/db/history';
 import { insertPlan, readPlan } from '@/db/plans';
@@ -28,10 +28,23 @@ async function newTrip(plan: Plan = demoPlan(), accountId?: string) {
 
 const home = (thingId: string): Edit => ({ kind: 'place', moves: [{ thingId, to: 'home' }] });
 
+const twoRide = partyOf(demoPlan(), 1);
+const theirs = twoRide.fellows[0]!.bags.flatMap((bag) => bag.compartments.map(({ id }) => id));
+/** Things lie in bags of both; those of a fellow's bike must not be taken for bags that are gone. */
+const inParty = loaded(
+  twoRide,
+  Object.fromEntries(
+    twoRide.things
+      .slice(0, 30)
+      .map(({ id }, i) => [id, i % 2 ? theirs[i % theirs.length]! : 'seat-pack-main']),
+  ),
+);
+
 describe('plans in rows', () => {
   test.each([
     ['the demo', demoPlan()],
     ['an empty one', emptyPlan('Empty')],
+    ['one with a fellow rider, half loaded', inParty],
   ])('%s reads back exactly as it was written', async (_what, plan) => {
     const { account, trip } = await newTrip(plan);
     expect(await readPlan(pool, account, trip)).toEqual({ plan, revision: 0 });
