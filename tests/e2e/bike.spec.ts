@@ -179,6 +179,14 @@ test('wheel readings from the scale place the centres; the tyres say what to sta
   await rider.open('bike');
   await tab(page, 'Balance');
   const centres = page.getByRole('table', { name: 'Centres of mass' });
+  const turning = page
+    .getByRole('table', { name: 'Handling by the fill of bottles' })
+    .getByRole('row', { name: /^Turning the bar/ })
+    .getByRole('cell');
+  // Bare, then with bags hung: heavier to turn.
+  await expect(turning.first()).toHaveText('1.00 ×');
+  await expect(turning.last()).toHaveText(/^[1-9]\.\d\d ×$/);
+  await expect(turning.last()).not.toHaveText('1.00 ×');
   await expect(centres.getByRole('row', { name: /Bare bike/ })).toContainText('a default');
   for (const which of [
     'Front wheel, bike alone',

@@ -7,6 +7,7 @@ import type { Bike, WheelReadings } from '@/core/bike/bike';
 import { measure } from '@/core/plan/fields';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import { QuantityField } from '@/ui/shared/QuantityField';
+import { FillTable } from './FillTable';
 import styles from './Fields.module.css';
 
 const READINGS = [
@@ -131,6 +132,8 @@ export function BalancePanel({ bike }: { bike: Bike }) {
           </tr>
         </tbody>
       </table>
+      <h2 className={styles.heading}>Loaded, against the bare bike</h2>
+      <FillTable facts={evaluation} format={format} />
       <div className={styles.actions}>
         {bike.readings && (
           <Button
