@@ -48,7 +48,7 @@ test('CSV in and out: columns matched, faults named, good rows taken, and formul
   expect(download.suggestedFilename()).toBe('plateau-and-river-loop-kit.csv');
   const text = await readFile(await download.path(), 'utf8');
   expect(text).toContain("'=1+1 lamp");
-  expect(text.split('\r\n')).toHaveLength(76);
+  expect(text.split('\r\n')).toHaveLength(77);
 
   await page.getByRole('button', { name: 'Undo: 2 things into the kit' }).click();
   await expect(page.getByText('74 things')).toHaveCount(2);

@@ -66,20 +66,35 @@ export function Wishes({ board, thing }: { board: BoardActions; thing: Thing }) 
             </ul>
           )}
           {plan.fellows.length > 0 && (
-            <NativeSelect
-              size="xs"
-              label="Carried by"
-              value={by ?? ''}
-              onChange={(event) => set(carriedBy(plan.wishes, thing.id, event.currentTarget.value || null))}
-            >
-              <option value="">you</option>
-              {plan.fellows.map(({ id, name }) => (
-                <option key={id} value={id}>
-                  {name}
-                </option>
-              ))}
-              <option value="any">whoever has room</option>
-            </NativeSelect>
+            <>
+              <NativeSelect
+                size="xs"
+                label="Carried by"
+                value={by ?? ''}
+                onChange={(event) => set(carriedBy(plan.wishes, thing.id, event.currentTarget.value || null))}
+              >
+                <option value="">you</option>
+                {plan.fellows.map(({ id, name }) => (
+                  <option key={id} value={id}>
+                    {name}
+                  </option>
+                ))}
+                <option value="any">whoever has room</option>
+              </NativeSelect>
+              <Button
+                size="compact-xs"
+                variant="default"
+                onClick={() =>
+                  set(
+                    plan.things
+                      .filter(({ system }) => system === thing.system)
+                      .reduce((wishes, { id }) => carriedBy(wishes, id, by), plan.wishes),
+                  )
+                }
+              >
+                The same for all of {thing.system}
+              </Button>
+            </>
           )}
           <NativeSelect
             size="xs"
