@@ -1,32 +1,25 @@
 import { SYSTEMS } from '@/core/kit/thing';
 import type { Random } from '@/core/random';
-import {
-  APART_POINTS,
-  FAIR_POINTS,
-  PAIR_POINTS,
-  PRESS_POINTS,
-  SHARE_POINTS,
-  sidePoints,
-  SPREAD_POINTS,
-  tailPoints,
-} from './costs';
+import { annealTables } from './annealTables';
+import { sidePoints, tailPoints } from './costs';
 import type { FitCosts } from './fitCosts';
 import type { Instance } from './instance';
 
-const S = SYSTEMS.length;
 /** −ln of evenly spread chances: looked up instead of computed, once a move. */
 const LOGARITHMS = Float64Array.from({ length: 4096 }, (_, i) => -Math.log((i + 0.5) / 4096));
 const EPSILON = 1e-7;
-/** Share of the moves that swap two things; the rest move one, to another compartment or to the floor. */
-const SWAPS = 0.7;
-/**
- * Places are drawn by what they cost the thing alone: one so many points dearer than the cheapest comes up e times more
- * seldom, but each has one of the lots. Measured on the bench's kits: half a per cent of the objective in the same time.
- */
-const DRAW_POINTS = 6;
-const LOTS = 64;
 /** Moves between two steps of heat and price: often enough to be smooth, seldom enough to cost nothing. */
 const STEP = 64;
+
+/** Chances are compared with 16 random bits. */
+const chance = (share: number): number => Math.round(share * 65_536);
+/** Share of the moves that bring something back from where the thing goes; the rest move one thing alone. */
+const SWAPS = chance(0.7);
+/** Share of the swaps that take a third thing along, and of those a fourth, chosen so that the litres come out even. */
+const THIRDS = chance(0.7);
+const FOURTHS = chance(0.3);
+/** The litres to be evened out are taken as so much smaller or larger, so that it is not always the same thing. */
+const LEAST_OF_GAP = 0.6;
 
 /** Price of a millilitre that does not fit, in points, and its change each step. */
 const FIRST_PRICE = 0.02;
@@ -57,16 +50,18 @@ export interface Annealer {
 }
 
 /**
- * Simulated annealing over single moves and swaps (Kirkpatrick et al. 1983) from a given assignment. Compartments
- * may be overfull on the way, at a rising price: in bags that are nearly full almost every good load can only be
- * reached through one that does not close. Masses, sizes and dryness always hold.
+ * Simulated annealing (Kirkpatrick et al. 1983) over exchanges between two places, from a given assignment: one thing
+ * that moves, or one for one, two for one, two for two. In bags that are nearly full hardly any exchange of single
+ * things keeps the litres even, which is why the third and the fourth are chosen by their size (measured on the
+ * bench's kits: with them one annealing ends 2 per cent above the best known instead of 5). Compartments may be
+ * overfull on the way, at a price that rises while something does not fit. Masses, sizes and dryness always hold.
  *
  * Draws how much a move may cost before it is looked at, and gives it up as soon as what is known of it costs more
  * than that whatever the rest may save: most moves of a cold annealing end after a few additions.
  *
- * The loop computes what a move would change before making it, on flat arrays in which index 0 is the floor and c is
- * compartment c − 1 (no destructuring in it: that makes an iterator each time); conflicts between systems come from a table over all 2¹² sets of systems. Measured against
- * doing and undoing each move on `LoadState`: about eight times the moves a second.
+ * The loop computes what a move would change before making it, on flat arrays (`AnnealTables`), without allocation and
+ * with the random bits made in place. Measured against doing and undoing each move on `LoadState`: about eight times
+ * the moves a second.
  *
  * With `fits`, whether a compartment closes and what must be dug out in it come from how things lie instead of volumes.
  * That costs a thousand times as much as a sum, so it is asked only of moves that would be taken otherwise.
@@ -80,57 +75,18 @@ export function annealerFor(
   random: Random,
   fits: FitCosts | null = null,
 ): Annealer {
-  const { n, m, needMl, comfortMl, massG, system, weights } = instance;
-  const M = m + 1;
+  const { n, m, weights } = instance;
+  const tables = annealTables(instance, free);
+  const { M, needMl, comfortMl, massG, system, pair, points, allowed, capacity, limit } = tables;
+  const { side, tailM, frontShare, onBody, onBike, bagOf, bagLimit, riderOf, mirror, choices } = tables;
+  const { isFree, conflicts, steep, share } = tables;
+  const { press, spread: spreadPoints, apart: apartPoints, pair: pairPoints, fair } = tables.price;
+  const { baseG, bareFrontShare, fairG, bodyLimitG } = instance;
+  const S = SYSTEMS.length;
+  const NONE = n;
   const nFree = free.length;
-  const padded = (values: ArrayLike<number>, floor: number): Float64Array =>
-    Float64Array.from({ length: M }, (_, c) => (c === 0 ? floor : values[c - 1]!));
-  const capacity = padded(instance.capacityMl, Infinity);
-  const limit = padded(instance.limitG, Infinity);
-  const side = padded(instance.side, 0);
-  const tailM = padded(instance.tailM, 0);
-  const frontShare = padded(instance.frontShare, 0);
-  const onBody = padded(instance.onBody, 0);
-  const onBike = Float64Array.from({ length: M }, (_, c) => (c === 0 || onBody[c] ? 0 : 1));
-  const bagOf = Int32Array.from({ length: M }, (_, c) => (c === 0 ? instance.b : instance.bagOf[c - 1]!));
-  const bagLimit = Float64Array.from({ length: instance.b + 1 }, (_, k) =>
-    k === instance.b ? Infinity : instance.bagLimitG[k]!,
-  );
-  const points = new Float64Array(n * M);
-  const allowed = new Uint8Array(n * M);
-  for (let i = 0; i < n; i += 1) {
-    points[i * M] = instance.leave[i]!;
-    allowed[i * M] = 1;
-    for (let j = 0; j < m; j += 1) {
-      points[i * M + j + 1] = instance.points[i * m + j]!;
-      allowed[i * M + j + 1] = instance.allowed[i * m + j]!;
-    }
-  }
-  const choices = free.map((i) => {
-    const own = Array.from({ length: M }, (_, c) => c).filter((c) => allowed[i * M + c]);
-    const least = Math.min(...own.map((c) => points[i * M + c]!));
-    const likely = own.map((c) => Math.exp((least - points[i * M + c]!) / DRAW_POINTS));
-    const whole = likely.reduce((sum, value) => sum + value, 0);
-    const spare = Math.max(0, LOTS - own.length);
-    return Int32Array.from(
-      own.flatMap((c, k) => Array<number>(1 + Math.round((spare * likely[k]!) / whole)).fill(c)),
-    );
-  });
-  const isFree = new Uint8Array(n);
-  for (const i of free) isFree[i] = 1;
-  /** Conflicting pairs in each set of systems. */
-  const conflicts = new Uint8Array(1 << S);
-  for (let mask = 0; mask < 1 << S; mask += 1)
-    for (let a = 0; a < S; a += 1)
-      for (let b = a + 1; b < S; b += 1)
-        if ((mask >> a) & 1 && (mask >> b) & 1 && (instance.apart[a]! >> b) & 1) conflicts[mask]! += 1;
+  const freeThings = Int32Array.from(free);
 
-  const pressPoints = (weights.tight * PRESS_POINTS) / 1000;
-  const spreadPoints = weights.together * SPREAD_POINTS;
-  const apartPoints = weights.apart * APART_POINTS;
-  const fairPoints = (weights.fair * FAIR_POINTS) / 1000;
-  const { baseG, bareFrontShare, fairG } = instance;
-  const sharePoints = instance.wholeG.map((whole) => (SHARE_POINTS * 100) / whole);
   /** Balance and fairness of rider r, who carries `load` on the bike, which counts in it, and `body`. */
   const balanceOf = (
     r: number,
@@ -143,17 +99,10 @@ export function annealerFor(
     const shift = front - bareFrontShare[r]! * load;
     const unfair = load - baseG[r]! + body - fairG[r]!;
     return (
-      weights.balance *
-        (sidePoints(left) + tailPoints(tail) + sharePoints[r]! * (shift < 0 ? -shift : shift)) +
-      (unfair > 0 ? fairPoints * unfair : 0)
+      weights.balance * (sidePoints(left) + tailPoints(tail) + share[r]! * (shift < 0 ? -shift : shift)) +
+      (unfair > 0 ? fair * unfair : 0)
     );
   };
-  /** By compartment; the floor is nobody's. */
-  const riderOf = Int32Array.from({ length: M }, (_, c) => (c === 0 ? -1 : instance.riderOf[c - 1]!));
-
-  const { pair } = instance;
-  const mirror = Int32Array.from({ length: M }, (_, c) => (c === 0 ? -1 : instance.mirror[c - 1]! + 1));
-  const pairPoints = weights.wishes * PAIR_POINTS;
   const pairCost = (at: number, other: number): number =>
     at === 0 && other === 0 ? 0 : at > 0 && other > 0 && mirror[at] === other ? 0 : pairPoints;
 
@@ -167,20 +116,10 @@ export function annealerFor(
   const present = new Int32Array(S * M);
   const masks = new Int32Array(M);
   const spread = new Int32Array(S);
-  // Which free things are in each compartment, in no order, and where in that list each is: for drawing one.
+  // Which free things are in each place, in no order, and where in that list each is: for drawing one.
   const inside = Array.from({ length: M }, () => new Int32Array(n));
   const counts = new Int32Array(M);
   const seat = new Int32Array(n);
-  const enter = (i: number, c: number): void => {
-    seat[i] = counts[c]!;
-    inside[c]![counts[c]!++] = i;
-  };
-  const leave = (i: number, c: number): void => {
-    const own = inside[c]!;
-    const last = own[(counts[c]! -= 1)]!;
-    own[seat[i]!] = last;
-    seat[last] = seat[i]!;
-  };
   const left = new Float64Array(instance.r);
   const load = new Float64Array(instance.r);
   const front = new Float64Array(instance.r);
@@ -190,6 +129,74 @@ export function annealerFor(
   const whole = { total: 0, over: 0, best: Infinity, price: FIRST_PRICE };
   const closes = overMl + 1e-6;
   const best = new Int32Array(n);
+
+  const enter = (i: number, c: number): void => {
+    seat[i] = counts[c]!;
+    inside[c]![counts[c]!++] = i;
+    where[i] = c;
+  };
+  const leave = (i: number, c: number): void => {
+    const own = inside[c]!;
+    const last = own[(counts[c]! -= 1)]!;
+    own[seat[i]!] = last;
+    seat[last] = seat[i]!;
+  };
+
+  /** Counts a thing in another place: what that changes in how far its system is spread, in points. */
+  function count(i: number, from: number, to: number): number {
+    const s = system[i]!;
+    let change = 0;
+    if (from > 0 && (present[s * M + from]! -= 1) === 0) {
+      masks[from]! &= ~(1 << s);
+      if ((spread[s]! -= 1) > 0) change -= spreadPoints;
+    }
+    if (to > 0 && (present[s * M + to]! += 1) === 1) {
+      masks[to]! |= 1 << s;
+      if ((spread[s]! += 1) > 1) change += spreadPoints;
+    }
+    return change;
+  }
+
+  /**
+   * Of what lies in `from` and may lie in `to`, but for things i, k and l, the one whose need is nearest to `ml`; none
+   * where each is further from it than `within`.
+   */
+  function nearest(
+    from: number,
+    to: number,
+    ml: number,
+    within: number,
+    i: number,
+    k: number,
+    l: number,
+  ): number {
+    const own = inside[from]!;
+    let found = NONE;
+    let least = within;
+    for (let p = counts[from]! - 1; p >= 0; p -= 1) {
+      const x = own[p]!;
+      const gap = needMl[x]! > ml ? needMl[x]! - ml : ml - needMl[x]!;
+      if (gap >= least || x === i || x === k || x === l || !allowed[x * M + to]) continue;
+      least = gap;
+      found = x;
+    }
+    return found;
+  }
+
+  /** Points of the pairs that thing x, which goes from one place to another, is in, where y, z and u change sides. */
+  function pairsChange(i: number, k: number, l: number, o: number, a: number, b: number): number {
+    let change = 0;
+    const after = (x: number): number =>
+      x === i || x === k || x === l || x === o ? (where[x] === a ? b : a) : where[x]!;
+    for (let part = 0; part < 4; part += 1) {
+      const x = part === 0 ? i : part === 1 ? k : part === 2 ? l : o;
+      const y = pair[x]!;
+      // Where both of a pair change places, that is told by the lower one.
+      if (y < 0 || (y < x && (y === i || y === k || y === l || y === o))) continue;
+      change += pairCost(after(x), after(y)) - pairCost(where[x]!, where[y]!);
+    }
+    return change;
+  }
 
   function start(from: Int32Array): void {
     for (const values of [volume, comfort, mass, bagMass, present, masks, spread, left, body, counts])
@@ -214,18 +221,13 @@ export function annealerFor(
       load[r]! += onBike[c]! * massG[i]!;
       front[r]! += onBike[c]! * frontShare[c]! * massG[i]!;
       tail[r]! += (tailM[c]! * massG[i]!) / 1000;
-      const at = system[i]! * M + c;
-      if ((present[at]! += 1) === 1) {
-        spread[system[i]!]! += 1;
-        masks[c]! |= 1 << system[i]!;
-      }
+      total += count(i, 0, c);
     }
     let over = 0;
     for (let c = 1; c < M; c += 1) {
-      total += pressPoints * Math.max(0, comfort[c]! - capacity[c]!) + apartPoints * conflicts[masks[c]!]!;
+      total += press * Math.max(0, comfort[c]! - capacity[c]!) + apartPoints * conflicts[masks[c]!]!;
       over += Math.max(0, volume[c]! - capacity[c]!);
     }
-    for (let s = 0; s < S; s += 1) total += spreadPoints * Math.max(0, spread[s]! - 1);
     for (let i = 0; i < n; i += 1) if (pair[i]! > i) total += pairCost(where[i]!, where[pair[i]!]!);
     if (fits) {
       fits.start(from);
@@ -244,13 +246,6 @@ export function annealerFor(
     whole.best = over <= closes ? total : Infinity;
   }
 
-  /** What moving a thing from one compartment to another changes for it and its partner p, while y goes back. */
-  function pairChange(p: number, from: number, to: number, y: number): number {
-    const before = where[p]!;
-    const after = p === y ? from : before;
-    return pairCost(to, after) - pairCost(from, before);
-  }
-
   function run(schedule: Schedule, moves: number): void {
     if (nFree === 0 || m === 0) return;
     let { total, over, best: bestTotal, price } = whole;
@@ -258,6 +253,9 @@ export function annealerFor(
     const steps = Math.max(1, Math.ceil(moves / STEP));
     const cooling = Math.pow(cold / hot, 1 / steps);
     let heat = hot;
+    // Random bits by xorshift (Marsaglia 2003), made in place and used in halves: a call for each number is what the
+    // loop would mostly do.
+    let bits = Math.floor(random() * 0x7fff_ffff) | 1;
 
     for (let move = 0; move < moves; move += 1) {
       if (move % STEP === 0) {
@@ -266,38 +264,66 @@ export function annealerFor(
         price =
           over > closes ? Math.min(HIGHEST_PRICE, price * DEARER) : Math.max(LOWEST_PRICE, price / DEARER);
       }
-      const p = (random() * nFree) | 0;
-      const i = free[p]!;
+      bits ^= bits << 13;
+      bits ^= bits >>> 17;
+      bits ^= bits << 5;
+      const p = ((bits >>> 16) * nFree) >>> 16;
+      const i = freeThings[p]!;
       const a = where[i]!;
       const own = choices[p]!;
-      const b = own[(random() * own.length) | 0]!;
+      const b = own[((bits & 0xffff) * own.length) >>> 16]!;
       if (a === b) continue;
-      // A swap has a partner k that comes back from b to a; a single move has none, k = −1.
-      let k = -1;
-      if (random() < SWAPS && counts[b]! > 0) {
-        k = inside[b]![(random() * counts[b]!) | 0]!;
+      // Thing i goes from a to b. In a swap k comes back; a third, l, goes with the smaller of the two; a fourth, o,
+      // goes whichever way evens out the litres that are left over.
+      let k = NONE;
+      let l = NONE;
+      let o = NONE;
+      let lTo = 0;
+      let oTo = 0;
+      let dv = needMl[i]!;
+      bits ^= bits << 13;
+      bits ^= bits >>> 17;
+      bits ^= bits << 5;
+      if ((bits & 0xffff) < SWAPS && counts[b]! > 0) {
+        k = inside[b]![((bits >>> 16) * counts[b]!) >>> 16]!;
         if (!allowed[k * M + a]) continue;
-      }
-      // Each end's rider; a thing that goes to the floor or comes from there concerns one alone.
-      const q = a > 0 ? riderOf[a]! : riderOf[b]!;
-      const r = b > 0 ? riderOf[b]! : q;
-      const mi = massG[i]!;
-      const mk = k < 0 ? 0 : massG[k]!;
-      const dm = mi - mk;
-      if (dm > 0) {
-        if (mass[b]! + dm > limit[b]! + EPSILON) continue;
-        if (bagOf[a] !== bagOf[b] && bagMass[bagOf[b]!]! + dm > bagLimit[bagOf[b]!]! + EPSILON) continue;
-        if (onBody[b] && !(onBody[a] && q === r) && body[r]! + dm > instance.bodyLimitG + EPSILON) continue;
-      } else if (dm < 0) {
-        if (mass[a]! - dm > limit[a]! + EPSILON) continue;
-        if (bagOf[a] !== bagOf[b] && bagMass[bagOf[a]!]! - dm > bagLimit[bagOf[a]!]! + EPSILON) continue;
-        if (onBody[a] && !(onBody[b] && q === r) && body[q]! - dm > instance.bodyLimitG + EPSILON) continue;
+        dv -= needMl[k]!;
+        if (!fits) {
+          bits ^= bits << 13;
+          bits ^= bits >>> 17;
+          bits ^= bits << 5;
+          if ((bits & 0xffff) < THIRDS) {
+            const about = LEAST_OF_GAP + ((2 - 2 * LEAST_OF_GAP) * (bits >>> 16)) / 65_536;
+            lTo = dv > 0 ? -1 : 1;
+            l =
+              dv > 0
+                ? nearest(b, a, dv * about, Infinity, i, k, l)
+                : nearest(a, b, -dv * about, Infinity, i, k, l);
+            if (l === NONE) continue;
+            dv += lTo * needMl[l]!;
+            bits ^= bits << 13;
+            bits ^= bits >>> 17;
+            bits ^= bits << 5;
+            if ((bits & 0xffff) < FOURTHS) {
+              const next = LEAST_OF_GAP + ((2 - 2 * LEAST_OF_GAP) * (bits >>> 16)) / 65_536;
+              oTo = dv > 0 ? -1 : 1;
+              const gap = dv * -oTo;
+              o = dv > 0 ? nearest(b, a, gap * next, gap, i, k, l) : nearest(a, b, gap * next, gap, i, k, l);
+              dv += oTo * needMl[o]!;
+            }
+          }
+        }
       }
 
-      let change = points[i * M + b]! - points[i * M + a]!;
-      const dv = needMl[i]! - (k < 0 ? 0 : needMl[k]!);
-      const dc = comfortMl[i]! - (k < 0 ? 0 : comfortMl[k]!);
-      if (k >= 0) change += points[k * M + a]! - points[k * M + b]!;
+      let change =
+        points[i * M + b]! -
+        points[i * M + a]! +
+        points[k * M + a]! -
+        points[k * M + b]! +
+        lTo * (points[l * M + b]! - points[l * M + a]!) +
+        oTo * (points[o * M + b]! - points[o * M + a]!);
+      const dc = comfortMl[i]! - comfortMl[k]! + lTo * comfortMl[l]! + oTo * comfortMl[o]!;
+      const dm = massG[i]! - massG[k]! + lTo * massG[l]! + oTo * massG[o]!;
       let dOver = 0;
       // At best nothing is over or to be dug out in either any more.
       let order = 0;
@@ -319,7 +345,7 @@ export function annealerFor(
         const v2 = v - dv;
         const c2 = c - dc;
         if (!fits) dOver += (v2 > 0 ? v2 : 0) - (v > 0 ? v : 0);
-        change += pressPoints * ((c2 > 0 ? c2 : 0) - (c > 0 ? c : 0));
+        change += press * ((c2 > 0 ? c2 : 0) - (c > 0 ? c : 0));
       }
       if (b > 0) {
         const cap = capacity[b]!;
@@ -328,62 +354,32 @@ export function annealerFor(
         const v2 = v + dv;
         const c2 = c + dc;
         if (!fits) dOver += (v2 > 0 ? v2 : 0) - (v > 0 ? v : 0);
-        change += pressPoints * ((c2 > 0 ? c2 : 0) - (c > 0 ? c : 0));
+        change += press * ((c2 > 0 ? c2 : 0) - (c > 0 ? c : 0));
       }
-      const balancedNow = q === r ? balanced[r]! : balanced[q]! + balanced[r]!;
       // Metropolis: a rise is taken with probability exp(−rise ÷ heat), so at most this much is, drawn beforehand.
-      const most = heat * LOGARITHMS[(random() * LOGARITHMS.length) | 0]!;
-      const known = change + price * dOver;
-      const pi = pair[i]!;
-      const pk = k < 0 ? -1 : pair[k]!;
-      const paired = pi >= 0 || pk >= 0;
-      if (
-        known -
-          2 * spreadPoints -
-          balancedNow -
-          apartPoints * (conflicts[masks[a]!]! + conflicts[masks[b]!]!) >
-        most + (paired ? 2 * pairPoints : 0)
-      )
-        continue;
-      if (pi >= 0) change += pairChange(pi, a, b, k);
-      // Where both of a pair change places, that was told already.
-      if (pk >= 0 && pk !== i) change += pairChange(pk, b, a, i);
-      const s = system[i]!;
-      const t = k < 0 ? -1 : system[k]!;
-      let maskA = masks[a]!;
-      let maskB = masks[b]!;
-      let ds = 0;
-      let dt = 0;
-      if (s !== t) {
-        if (a > 0 && present[s * M + a] === 1) {
-          maskA &= ~(1 << s);
-          ds -= 1;
-        }
-        if (b > 0 && present[s * M + b] === 0) {
-          maskB |= 1 << s;
-          ds += 1;
-        }
-        if (t >= 0) {
-          if (b > 0 && present[t * M + b] === 1) {
-            maskB &= ~(1 << t);
-            dt -= 1;
-          }
-          if (a > 0 && present[t * M + a] === 0) {
-            maskA |= 1 << t;
-            dt += 1;
-          }
-        }
-        if (ds !== 0) {
-          const count = spread[s]!;
-          change += spreadPoints * ((count + ds > 1 ? count + ds - 1 : 0) - (count > 1 ? count - 1 : 0));
-        }
-        if (dt !== 0) {
-          const count = spread[t]!;
-          change += spreadPoints * ((count + dt > 1 ? count + dt - 1 : 0) - (count > 1 ? count - 1 : 0));
-        }
-        change +=
-          apartPoints *
-          (conflicts[maskA]! + conflicts[maskB]! - conflicts[masks[a]!]! - conflicts[masks[b]!]!);
+      bits ^= bits << 13;
+      bits ^= bits >>> 17;
+      bits ^= bits << 5;
+      const most = heat * LOGARITHMS[bits >>> 20]!;
+      const movers = 1 + (k < NONE ? 1 : 0) + (l < NONE ? 1 : 0) + (o < NONE ? 1 : 0);
+      const paired = pair[i]! >= 0 || pair[k]! >= 0 || pair[l]! >= 0 || pair[o]! >= 0;
+      const clashes = conflicts[masks[a]!]! + conflicts[masks[b]!]!;
+      // What the systems may save at most; and the balance with them.
+      const spared = movers * spreadPoints + apartPoints * clashes + (paired ? movers * pairPoints : 0);
+      const slack = most - price * dOver + spared;
+      if (change - steep[a * M + b]! * (dm < 0 ? -dm : dm) > slack) continue;
+
+      // Each end's rider; a thing that goes to the floor or comes from there concerns one alone.
+      const q = a > 0 ? riderOf[a]! : riderOf[b]!;
+      const r = b > 0 ? riderOf[b]! : q;
+      if (dm > 0) {
+        if (mass[b]! + dm > limit[b]! + EPSILON) continue;
+        if (bagOf[a] !== bagOf[b] && bagMass[bagOf[b]!]! + dm > bagLimit[bagOf[b]!]! + EPSILON) continue;
+        if (onBody[b] && !(onBody[a] && q === r) && body[r]! + dm > bodyLimitG + EPSILON) continue;
+      } else if (dm < 0) {
+        if (mass[a]! - dm > limit[a]! + EPSILON) continue;
+        if (bagOf[a] !== bagOf[b] && bagMass[bagOf[a]!]! - dm > bagLimit[bagOf[a]!]! + EPSILON) continue;
+        if (onBody[a] && !(onBody[b] && q === r) && body[q]! - dm > bodyLimitG + EPSILON) continue;
       }
       // What comes to b's rider; where a is another's, what goes from that one too.
       const same = q === r ? 1 : 0;
@@ -393,8 +389,9 @@ export function annealerFor(
       const tail2 = tail[r]! + ((tailM[b]! - same * tailM[a]!) * dm) / 1000;
       const body2 = body[r]! + (onBody[b]! - same * onBody[a]!) * dm;
       const balanced2 = balanceOf(r, left2, load2, front2, tail2, body2);
+      change += balanced2 - balanced[r]!;
       let balancedQ = 0;
-      if (q !== r)
+      if (q !== r) {
         balancedQ = balanceOf(
           q,
           left[q]! - side[a]! * dm,
@@ -403,23 +400,45 @@ export function annealerFor(
           tail[q]! - (tailM[a]! * dm) / 1000,
           body[q]! - onBody[a]! * dm,
         );
-      change += balanced2 + balancedQ - balancedNow;
+        change += balancedQ - balanced[q]!;
+      }
+      if (change > slack) continue;
 
-      if (change + price * dOver > most) continue;
-      if (fits) {
-        fits.ask(i, a - 1, b - 1, k);
+      if (paired) change += pairsChange(i, k, l, o, a, b);
+      // The systems are counted as if the move were made, and put back where it is not.
+      change += count(i, a, b);
+      if (k < NONE) change += count(k, b, a);
+      if (lTo !== 0) change += lTo > 0 ? count(l, a, b) : count(l, b, a);
+      if (o < NONE) change += oTo > 0 ? count(o, a, b) : count(o, b, a);
+      change += apartPoints * (conflicts[masks[a]!]! + conflicts[masks[b]!]! - clashes);
+      let taken = change + price * dOver <= most;
+      if (taken && fits) {
+        fits.ask(i, a - 1, b - 1, k < NONE ? k : -1);
         change += order + fits.changeOrder;
         dOver = fits.changeOverMl;
-        if (change + price * dOver > most) continue;
-        fits.commit();
+        taken = change + price * dOver <= most;
+        if (taken) fits.commit();
+      }
+      if (!taken) {
+        if (o < NONE) count(o, oTo > 0 ? b : a, oTo > 0 ? a : b);
+        if (lTo !== 0) count(l, lTo > 0 ? b : a, lTo > 0 ? a : b);
+        if (k < NONE) count(k, a, b);
+        count(i, b, a);
+        continue;
       }
       leave(i, a);
       enter(i, b);
-      where[i] = b;
-      if (k >= 0) {
+      if (k < NONE) {
         leave(k, b);
         enter(k, a);
-        where[k] = a;
+      }
+      if (lTo !== 0) {
+        leave(l, lTo > 0 ? a : b);
+        enter(l, lTo > 0 ? b : a);
+      }
+      if (o < NONE) {
+        leave(o, oTo > 0 ? a : b);
+        enter(o, oTo > 0 ? b : a);
       }
       if (a > 0) {
         volume[a]! -= dv;
@@ -433,18 +452,6 @@ export function annealerFor(
       }
       bagMass[bagOf[a]!]! -= dm;
       bagMass[bagOf[b]!]! += dm;
-      if (s !== t) {
-        present[s * M + a]! -= 1;
-        present[s * M + b]! += 1;
-        spread[s]! += ds;
-        if (t >= 0) {
-          present[t * M + b]! -= 1;
-          present[t * M + a]! += 1;
-          spread[t]! += dt;
-        }
-        masks[a] = maskA;
-        masks[b] = maskB;
-      }
       left[r] = left2;
       load[r] = load2;
       front[r] = front2;

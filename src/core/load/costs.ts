@@ -107,17 +107,21 @@ export const APART_POINTS = 4;
 export const PRESS_POINTS = 0.4;
 /** Side difference: a little for every 100 g, much more beyond the 200 g that riders agree on. */
 export const SIDE_FREE_G = 200;
+const SIDE_POINTS = 0.003;
+const SIDE_OVER_POINTS = 0.04;
 export const sidePoints = (differenceG: number): number => {
   // Written without Math calls: the search asks for this at every move it tries.
   const size = differenceG < 0 ? -differenceG : differenceG;
-  return size * 0.003 + (size > SIDE_FREE_G ? (size - SIDE_FREE_G) * 0.04 : 0);
+  return size * SIDE_POINTS + (size > SIDE_FREE_G ? (size - SIDE_FREE_G) * SIDE_OVER_POINTS : 0);
 };
+/** Points that a gram more on one side changes at most. */
+export const STEEPEST_SIDE = SIDE_POINTS + SIDE_OVER_POINTS;
 /**
  * Tail moment up to which a seat pack is expected to hang still, kg·m (methods, section 5: a default that a
  * rider's own shakedown replaces, not a limit), and points for each kg·m beyond.
  */
 export const TAIL_CAUTION_KGM = 0.6;
-const TAIL_OVER_POINTS = 160;
+export const TAIL_OVER_POINTS = 160;
 export const TAIL_FREE_KGM = 0.95 * TAIL_CAUTION_KGM;
 /** The price starts a little below the caution, so that the loader does not stop right at its edge. */
 export const tailPoints = (momentKgM: number): number =>

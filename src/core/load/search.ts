@@ -7,12 +7,12 @@ import { LoadState } from './state';
  * Moves tried in one search: a number of moves, not of seconds, so that a seed gives the same load anywhere. Less than a
  * second of one thread for 40 to 120 things (measured; `npm run bench:load`).
  */
-export const defaultMoves = (things: number): number => 2_500_000 + 3_000 * things;
+export const defaultMoves = (things: number): number => 4_500_000 + 5_000 * things;
 /**
  * Annealings from the greedy load, each its own way: what is left behind, and which of the large bags takes what, is
  * seldom chosen anew later. Their share of all moves, and their heat in points.
  */
-const STARTS = 7;
+const STARTS = 10;
 const STARTS_SHARE = 0.35;
 const START_HOT = 20;
 /**
@@ -21,7 +21,7 @@ const START_HOT = 20;
  */
 const HOTS = [15, 3, 60] as const;
 const COLD = 0.1;
-const MOVES_PER_ANNEALING = 80_000;
+const MOVES_PER_ANNEALING = 160_000;
 /** A short search has as many of them all the same, each shorter. */
 const LEAST_ANNEALINGS = 8;
 /** One repacking of a few bags for so many moves of annealing, at the end. */

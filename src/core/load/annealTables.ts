@@ -1,0 +1,157 @@
+import { SYSTEMS } from '@/core/kit/thing';
+import {
+  APART_POINTS,
+  FAIR_POINTS,
+  PAIR_POINTS,
+  PRESS_POINTS,
+  SHARE_POINTS,
+  SPREAD_POINTS,
+  STEEPEST_SIDE,
+  TAIL_OVER_POINTS,
+} from './costs';
+import type { Instance } from './instance';
+
+const S = SYSTEMS.length;
+/**
+ * Places are drawn by what they cost the thing alone: one so many points dearer than the cheapest comes up e times more
+ * seldom, but each has one of the lots. Measured on the bench's kits: half a per cent of the objective in the same time.
+ */
+const DRAW_POINTS = 6;
+const LOTS = 64;
+
+/**
+ * An instance as the annealing reads it: index 0 is the floor, c is compartment c − 1, and thing n is none, which takes
+ * no room, weighs nothing and costs nothing anywhere, so that an exchange of fewer things needs no cases.
+ */
+export interface AnnealTables {
+  /** Compartments and the floor. */
+  M: number;
+  needMl: Float64Array;
+  comfortMl: Float64Array;
+  massG: Float64Array;
+  system: Int32Array;
+  pair: Int32Array;
+  /** (n + 1)·M: points of a thing in a place, and whether it may lie there. */
+  points: Float64Array;
+  allowed: Uint8Array;
+  capacity: Float64Array;
+  limit: Float64Array;
+  side: Float64Array;
+  tailM: Float64Array;
+  frontShare: Float64Array;
+  onBody: Float64Array;
+  onBike: Float64Array;
+  /** The floor is a bag of its own without a limit, and nobody's. */
+  bagOf: Int32Array;
+  bagLimit: Float64Array;
+  riderOf: Int32Array;
+  mirror: Int32Array;
+  /** Of each free thing the places it may be in, each as often as it should be drawn. */
+  choices: readonly Int32Array[];
+  isFree: Uint8Array;
+  /** Conflicting pairs in each set of systems: from a table over all 2¹² of them. */
+  conflicts: Uint8Array;
+  /** M·M: points that balance and fairness change at most for each gram that goes from one place to the other. */
+  steep: Float64Array;
+  /** Points for a millilitre pressed, a further compartment of a system, a conflict, a pair, a gram beyond the fair. */
+  price: { press: number; spread: number; apart: number; pair: number; fair: number };
+  /** By rider: points for a gram on the wrong wheel. */
+  share: Float64Array;
+}
+
+export function annealTables(instance: Instance, free: readonly number[]): AnnealTables {
+  const { n, m, b, weights } = instance;
+  const M = m + 1;
+  const padded = (values: ArrayLike<number>, floor: number): Float64Array =>
+    Float64Array.from({ length: M }, (_, c) => (c === 0 ? floor : values[c - 1]!));
+  const withNone = (values: Float64Array): Float64Array =>
+    Float64Array.from({ length: n + 1 }, (_, i) => (i === n ? 0 : values[i]!));
+  const points = new Float64Array((n + 1) * M);
+  const allowed = new Uint8Array((n + 1) * M).fill(1, n * M);
+  for (let i = 0; i < n; i += 1) {
+    points[i * M] = instance.leave[i]!;
+    allowed[i * M] = 1;
+    for (let j = 0; j < m; j += 1) {
+      points[i * M + j + 1] = instance.points[i * m + j]!;
+      allowed[i * M + j + 1] = instance.allowed[i * m + j]!;
+    }
+  }
+  const choices = free.map((i) => {
+    const own = Array.from({ length: M }, (_, c) => c).filter((c) => allowed[i * M + c]);
+    const least = Math.min(...own.map((c) => points[i * M + c]!));
+    const likely = own.map((c) => Math.exp((least - points[i * M + c]!) / DRAW_POINTS));
+    const whole = likely.reduce((sum, value) => sum + value, 0);
+    const spare = Math.max(0, LOTS - own.length);
+    return Int32Array.from(
+      own.flatMap((c, k) => Array<number>(1 + Math.round((spare * likely[k]!) / whole)).fill(c)),
+    );
+  });
+  const isFree = new Uint8Array(n);
+  for (const i of free) isFree[i] = 1;
+  const conflicts = new Uint8Array(1 << S);
+  for (let mask = 0; mask < 1 << S; mask += 1)
+    for (let x = 0; x < S; x += 1)
+      for (let y = x + 1; y < S; y += 1)
+        if ((mask >> x) & 1 && (mask >> y) & 1 && (instance.apart[x]! >> y) & 1) conflicts[mask]! += 1;
+
+  const side = padded(instance.side, 0);
+  const tailM = padded(instance.tailM, 0);
+  const frontShare = padded(instance.frontShare, 0);
+  const onBody = padded(instance.onBody, 0);
+  const onBike = Float64Array.from({ length: M }, (_, c) => (c === 0 || onBody[c] ? 0 : 1));
+  const riderOf = Int32Array.from({ length: M }, (_, c) => (c === 0 ? -1 : instance.riderOf[c - 1]!));
+  const fair = (weights.fair * FAIR_POINTS) / 1000;
+  const share = instance.wholeG.map((whole) => (SHARE_POINTS * 100) / whole);
+  // What a gram that comes to place c, or goes from it, changes at most for its rider.
+  const gram = (c: number, sideBy: number, tailBy: number, frontBy: number, loadBy: number): number =>
+    c === 0
+      ? 0
+      : weights.balance *
+          (STEEPEST_SIDE * Math.abs(sideBy) +
+            (TAIL_OVER_POINTS * Math.abs(tailBy)) / 1000 +
+            share[riderOf[c]!]! * Math.abs(frontBy)) +
+        (instance.fairG[riderOf[c]!] === Infinity ? 0 : fair * Math.abs(loadBy));
+  const toFront = (c: number) =>
+    c === 0 ? 0 : onBike[c]! * (frontShare[c]! - instance.bareFrontShare[riderOf[c]!]!);
+  const steep = new Float64Array(M * M);
+  for (let x = 0; x < M; x += 1)
+    for (let y = 0; y < M; y += 1)
+      steep[x * M + y] =
+        x === 0 || y === 0 || riderOf[x] !== riderOf[y]
+          ? gram(x, side[x]!, tailM[x]!, toFront(x), 1) + gram(y, side[y]!, tailM[y]!, toFront(y), 1)
+          : gram(x, side[y]! - side[x]!, tailM[y]! - tailM[x]!, toFront(y) - toFront(x), 0);
+
+  return {
+    M,
+    needMl: withNone(instance.needMl),
+    comfortMl: withNone(instance.comfortMl),
+    massG: withNone(instance.massG),
+    system: Int32Array.from({ length: n + 1 }, (_, i) => (i === n ? S : instance.system[i]!)),
+    pair: Int32Array.from({ length: n + 1 }, (_, i) => (i === n ? -1 : instance.pair[i]!)),
+    points,
+    allowed,
+    capacity: padded(instance.capacityMl, Infinity),
+    limit: padded(instance.limitG, Infinity),
+    side,
+    tailM,
+    frontShare,
+    onBody,
+    onBike,
+    bagOf: Int32Array.from({ length: M }, (_, c) => (c === 0 ? b : instance.bagOf[c - 1]!)),
+    bagLimit: Float64Array.from({ length: b + 1 }, (_, k) => (k === b ? Infinity : instance.bagLimitG[k]!)),
+    riderOf,
+    mirror: Int32Array.from({ length: M }, (_, c) => (c === 0 ? -1 : instance.mirror[c - 1]! + 1)),
+    choices,
+    isFree,
+    conflicts,
+    steep,
+    price: {
+      press: (weights.tight * PRESS_POINTS) / 1000,
+      spread: weights.together * SPREAD_POINTS,
+      apart: weights.apart * APART_POINTS,
+      pair: weights.wishes * PAIR_POINTS,
+      fair,
+    },
+    share,
+  };
+}
