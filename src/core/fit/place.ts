@@ -18,7 +18,7 @@ interface Turn {
 }
 
 /** The ways a piece may be turned in a chamber, the flattest first; long things only along its longest direction. */
-function turnsOf(piece: Piece, chamber: Chamber): Turn[] {
+export function turnsOf(piece: Piece, chamber: Chamber): Turn[] {
   const [a, b, c] = piece.sides;
   const all = piece.round
     ? [

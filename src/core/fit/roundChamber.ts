@@ -12,6 +12,17 @@ const SLACK = 1e-7;
 /** Heights tried in a taper; each is then let down as far as it goes. */
 const LEVELS = 10;
 
+/** Whether a circle about (v, w) lies in an ellipse with these half axes. Asked at each corner place of each upright thing. */
+function holdsCircle(a: number, b: number, v: number, w: number, r: number): boolean {
+  if (Math.abs(a - b) < 1e-9) return Math.hypot(v, w) + r <= a + SLACK;
+  if (v === 0 && w === 0) return r <= Math.min(a, b) + SLACK;
+  for (const [x, y] of ROUND) {
+    const [dv, dw] = [(v + r * x) / a, (w + r * y) / b];
+    if (dv * dv + dw * dw > 1 + SLACK) return false;
+  }
+  return true;
+}
+
 /**
  * A cylinder or a taper: elliptical sections whose axes grow evenly from the bottom (of a seat pack, its nose) to the
  * mouth. Along u the squared distance from the axis in units of the section is convex, so that what lies inside at
@@ -62,14 +73,10 @@ export function roundChamber(solid: Cylinder | Taper, volumeMl: number): Chamber
     },
     holdsUpright(u0, u1, v, w, r): boolean {
       if (outside(u0, u1)) return false;
-      const inAt = (u: number): boolean => {
-        const a = a0 + growA * u;
-        const b = b0 + growB * u;
-        if (Math.abs(a - b) < 1e-9) return Math.hypot(v, w) + r <= a + SLACK;
-        if (v === 0 && w === 0) return r <= Math.min(a, b) + SLACK;
-        return ROUND.every(([x, y]) => ((v + r * x) / a) ** 2 + ((w + r * y) / b) ** 2 <= 1 + SLACK);
-      };
-      return inAt(u0) && (level || inAt(u1));
+      return (
+        holdsCircle(a0 + growA * u0, b0 + growB * u0, v, w, r) &&
+        (level || holdsCircle(a0 + growA * u1, b0 + growB * u1, v, w, r))
+      );
     },
     sectionMm2: (u) => Math.PI * (a0 + growA * u) * (b0 + growB * u),
   };

@@ -16,6 +16,9 @@ interface Grid {
   cell: [number, number, number];
   /** 1 where the middle of a cell is inside. */
   inside: Uint8Array;
+  /** Of the flood, used again each time. */
+  open: Uint8Array;
+  stack: Int32Array;
   /** Millilitres of each slice from the bottom up; together the compartment's volume. */
   slices: Float64Array;
 }
@@ -50,7 +53,8 @@ function gridOf(chamber: Chamber): Grid {
   }
   // Middles of 64 slices are within a thousandth of the exact volume; the rest is spread evenly.
   for (let i = 0; i < SLICES; i += 1) slices[i]! *= sum > 0 ? chamber.volumeMl / sum : 0;
-  const grid = { nu, nv, nw, cell, inside, slices };
+  const [open, stack] = [new Uint8Array(inside.length), new Int32Array(inside.length)];
+  const grid = { nu, nv, nw, cell, inside, open, stack, slices };
   grids.set(chamber, grid);
   return grid;
 }
@@ -62,11 +66,10 @@ function gridOf(chamber: Chamber): Grid {
 export function usableShare(chamber: Chamber, placed: readonly Lying[]): number {
   if (placed.length === 0) return 1;
   const grid = gridOf(chamber);
-  const { nu, nv, nw, cell } = grid;
-  const open = grid.inside.slice();
+  const { nu, nv, nw, cell, open, stack } = grid;
+  open.set(grid.inside);
   for (const lying of placed) takeOut(chamber, grid, open, lying);
   const cellMl = (cell[0] * cell[1] * cell[2]) / 1000;
-  const stack = new Int32Array(open.length);
   const layer = nv * nw;
   let all = 0;
   let usable = 0;

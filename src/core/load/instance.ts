@@ -1,7 +1,6 @@
 import { SYSTEMS, thingMassG, type Thing } from '@/core/kit/thing';
-import { bareBike } from '@/core/bike/balance';
 import { holdersOf } from '@/core/kit/nests';
-import { factsOf } from '@/core/plan/facts';
+import { bikeFactsOf } from '@/core/plan/bikeFacts';
 import type { Plan } from '@/core/plan/plan';
 import { compartmentsOf } from '@/core/plan/where';
 import { carriersOf, planOf, ridersOf, sharesOf } from '@/core/plan/riders';
@@ -133,7 +132,7 @@ function mirrorsOf(spots: readonly Spot[], riderOf: Int32Array): Int32Array {
 export function compileInstance(plan: Plan): Instance {
   const riders = ridersOf(plan);
   const carriers = carriersOf(plan);
-  const bikes = riders.map((rider) => factsOf(planOf(plan, rider)));
+  const bikes = riders.map((rider) => bikeFactsOf(planOf(plan, rider)));
   const holders = holdersOf(plan.things);
   const outer = lotsOf(plan, holders);
   const things = outer.map(([first]) => first!);
@@ -179,8 +178,8 @@ export function compileInstance(plan: Plan): Instance {
     spot.onBody ? 0 : (spot.place.centre.x - spot.view.rearAxle.x) / spot.view.wheelbaseMm;
   const tail = (spot: Spot) =>
     spot.onBody ? 0 : Math.max(0, spot.view.seatpostClamp.x - spot.place.centre.x) / 1000;
-  const bareFrontShare = Float64Array.from(bikes, (facts) => facts.handling.bareFrontShare);
-  const baseG = Float64Array.from(bikes, (facts) => bareBike(facts.plan.bike, facts.view).mass.massG);
+  const bareFrontShare = Float64Array.from(bikes, (facts) => facts.bareFrontShare);
+  const baseG = Float64Array.from(bikes, (facts) => facts.bare.mass.massG);
   const baseFrontG = baseG.map((massG, rider) => massG * bareFrontShare[rider]!);
   const baseTailKgM = new Float64Array(riders.length);
   const seen = new Set<string>();

@@ -58,7 +58,7 @@ export function* loader(
 ): Generator<LoaderProgress, LoadProposal, boolean | undefined> {
   const instance = compileInstance(plan);
   const rounds = Math.max(1, Math.round(ROUNDS * (options.effort ?? 1)));
-  const run = searchLoad(instance, seededRandom(options.seed ?? 1), rounds, lowerBound(instance));
+  const run = searchLoad(instance, seededRandom(options.seed ?? 1), rounds, () => lowerBound(instance));
   let best = instance.start;
   for (let step = run.next(); ; step = run.next()) {
     if (step.done) return propose(plan, instance, step.value);

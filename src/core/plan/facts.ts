@@ -1,13 +1,11 @@
-import { bareBike, riderCentre } from '@/core/bike/balance';
 import { DEFAULT_BUILD } from '@/core/bike/bike';
 import { bottleRoom, type BottleRoom } from '@/core/bike/bottleRoom';
-import { figuresOf, type Figures } from '@/core/bike/figures';
+import type { Figures } from '@/core/bike/figures';
 import { clearancesOf } from '@/core/clearance';
 import type { Clearance, HungBag, Surroundings } from '@/core/clearance/clearance';
-import { sideView, type SideView } from '@/core/bike/sideView';
+import type { SideView } from '@/core/bike/sideView';
 import { thingMassG, type Thing } from '@/core/kit/thing';
-import { bagLimit } from '@/core/load/rules';
-import { spotsOf, type Spot } from '@/core/load/spots';
+import type { Spot } from '@/core/load/spots';
 import type { Fit } from '@/core/fit/fit';
 import { knownFit } from '@/core/fit/known';
 import { DEPTH } from '@/core/kit/depth';
@@ -22,6 +20,7 @@ import {
   type WheelBalance,
 } from '@/core/ride/massProperties';
 import { addErrors, massErrorG, volumeErrorMl } from '@/core/units/uncertainty';
+import { bikeFactsOf, type BikeFacts } from './bikeFacts';
 import { RIDER_DEFAULTS, type Plan } from './plan';
 
 /** What one compartment holds and how it closes. */
@@ -133,10 +132,8 @@ export const BARE_STEERING_KGM2 = 0.15;
  * again at every edit.
  */
 export function factsOf(plan: Plan): Facts {
-  const figures = figuresOf(plan.bike);
-  const view = sideView(figures.geometry);
-  const rider = riderCentre(plan.bike, view);
-  const spots = spotsOf(plan, view, rider.centre);
+  const bike = bikeFactsOf(plan);
+  const { figures, view, spots } = bike;
   const thingById = new Map(plan.things.map((thing) => [thing.id, thing]));
   const contents = new Map<string, Thing[]>(spots.map((spot) => [spot.id, []]));
   const compartmentOf = new Map<string, string>();
@@ -167,19 +164,13 @@ export function factsOf(plan: Plan): Facts {
 
   const compartments = spots.map((spot) => compartmentFacts(spot, contents.get(spot.id)!, holders));
   const byCompartment = new Map(compartments.map((facts) => [facts.spot.id, facts]));
-  const bags = plan.bags.map((bag): BagFacts => {
-    const own = compartments.filter((facts) => facts.spot.bag.id === bag.id);
-    const { limitG, assumed } = bagLimit(
-      own.map((facts) => facts.spot),
-      plan.bike,
-    );
-    return {
-      bagId: bag.id,
-      contentsG: own.reduce((sum, facts) => sum + facts.massG, 0),
-      limitG,
-      limitAssumed: assumed,
-    };
-  });
+  const bags = bike.bags.map((bag): BagFacts => ({
+    ...bag,
+    contentsG: compartments.reduce(
+      (sum, { spot, massG }) => sum + (spot.bag.id === bag.bagId ? massG : 0),
+      0,
+    ),
+  }));
 
   const byBag = new Map(bags.map((bag) => [bag.bagId, bag]));
   const build = plan.bike?.build ?? DEFAULT_BUILD;
@@ -229,7 +220,7 @@ export function factsOf(plan: Plan): Facts {
     home,
     worn,
     totals: totalsOf(plan, compartments, worn),
-    handling: handlingOf(plan, view, compartments, worn),
+    handling: handlingOf(plan, bike, compartments, worn),
   };
 }
 
@@ -309,13 +300,11 @@ function totalsOf(plan: Plan, compartments: readonly CompartmentFacts[], worn: r
 
 function handlingOf(
   plan: Plan,
-  view: SideView,
+  { view, bare: bike, rider, bareFrontShare }: BikeFacts,
   compartments: readonly CompartmentFacts[],
   worn: readonly Thing[],
 ): Handling {
-  const bike = bareBike(plan.bike, view);
   const bare = bike.mass;
-  const rider = riderCentre(plan.bike, view);
   const onBike: PointMass[] = [];
   const steered: PointMass[] = [];
   const onRider: PointMass[] = [{ massG: plan.rider.massG, ...rider.centre, y: 0 }];
@@ -337,7 +326,7 @@ function handlingOf(
     centre,
     withRider: balance(centre),
     bikeAlone,
-    bareFrontShare: balance(bare).frontG / bare.massG,
+    bareFrontShare,
     frontShare: bikeAlone.frontG / alone.massG,
     tailMomentKgM: tailMoment(onBike, view.seatpostClamp.x),
     steeringInertiaKgM2: inertia,
