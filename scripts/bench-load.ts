@@ -87,7 +87,7 @@ const ours = search();
 if (brokenRules(instance, ours.where).length) throw new Error('The search broke a rule.');
 const objective = objectiveOf(instance, ours.where).total;
 const boundStarted = performance.now();
-const bound = lowerBound(instance);
+const bound = lowerBound(instance, objective);
 const boundMs = performance.now() - boundStarted;
 
 let theirs: { objective: number; bound: number; ms: number; status: string } | null = null;

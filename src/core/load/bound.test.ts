@@ -5,10 +5,19 @@ import { loaded, partyOf, randomThings, sampleBag, samplePlan, sampleThing } fro
 import { seededRandom } from '@/core/random';
 import { leastOfEveryLoad } from '../../../tests/support/everyLoad';
 import { annealerFor } from './anneal';
+import { annealTables } from './annealTables';
 import { lowerBound } from './bound';
 import { compileInstance } from './instance';
 import { runLoader } from './loader';
 import { brokenRules, objectiveOf } from './objective';
+import { searchByVolume } from './search';
+import { SystemBound } from './systemBound';
+
+function finish(run: ReturnType<typeof searchByVolume>): Int32Array {
+  let step = run.next();
+  while (!step.done) step = run.next();
+  return step.value;
+}
 
 const seeds = fc.integer({ min: 1, max: 1_000_000 });
 /** Every other one has a fellow rider. */
@@ -46,7 +55,11 @@ describe('the lower bound', () => {
   test('is never above the optimum of instances that can be tried out whole', () => {
     for (let seed = 1; seed <= 15; seed += 1) {
       const instance = instanceOf(seed, 5, 3);
-      expect(lowerBound(instance)).toBeLessThanOrEqual(leastOfEveryLoad(instance) + 1e-9);
+      const least = leastOfEveryLoad(instance);
+      expect(lowerBound(instance)).toBeLessThanOrEqual(least + 1e-9);
+      // What is known of a load only says how far to step, even where it is too low.
+      expect(lowerBound(instance, least)).toBeLessThanOrEqual(least + 1e-9);
+      expect(lowerBound(instance, least / 2)).toBeLessThanOrEqual(least + 1e-9);
     }
   });
 
@@ -63,6 +76,72 @@ describe('the lower bound', () => {
     expect(lowerBound(compileInstance(pinned))).toBeGreaterThan(85);
   });
 
+  test('of a load that is pinned whole is what that load costs, but for conflicts and pairs', () => {
+    fc.assert(
+      fc.property(seeds, fc.integer({ min: 3, max: 40 }), (seed, n) => {
+        const instance = instanceOf(seed, n);
+        const where = finish(searchByVolume(instance, seededRandom(seed), 3000));
+        const pinned = {
+          ...instance,
+          start: where,
+          fixed: Uint8Array.from(where, (j) => (j < 0 ? 0 : 1)),
+          // What the search left behind may go nowhere.
+          allowed: instance.allowed.map((may, at) => (where[Math.floor(at / instance.m)]! < 0 ? 0 : may)),
+        };
+        const { total, apart, wishes } = objectiveOf(instance, where);
+        const bound = lowerBound(pinned, total);
+        expect(bound).toBeLessThanOrEqual(total + 1e-6);
+        expect(bound).toBeGreaterThan(0.99 * (total - apart - wishes));
+      }),
+      { numRuns: 40 },
+    );
+  });
+
+  test('of one system is the cheapest of every choice of compartments', () => {
+    fc.assert(
+      fc.property(
+        seeds,
+        fc.integer({ min: 1, max: 7 }),
+        fc.integer({ min: 1, max: 6 }),
+        (seed, things, m) => {
+          const random = seededRandom(seed);
+          const leave = Float64Array.from({ length: things }, () => random() * 12);
+          const cost = Float64Array.from({ length: things * m }, () =>
+            random() < 0.2 ? Infinity : random() * 10,
+          );
+          const used = Uint8Array.from({ length: m }, () => (random() < 0.2 ? 1 : 0));
+          const spread = random() * 4;
+          let least = Infinity;
+          for (let set = 0; set < 1 << m; set += 1) {
+            const open = Array.from({ length: m }, (_, j) => j).filter((j) => (set >> j) & 1 || used[j]);
+            let sum = spread * Math.max(0, open.length - 1);
+            for (let i = 0; i < things; i += 1)
+              sum += Math.min(leave[i]!, ...open.map((j) => cost[i * m + j]!));
+            least = Math.min(least, sum);
+          }
+          const bySystem = new SystemBound(m, 8);
+          // Asked twice: what one question leaves behind must not reach the next.
+          bySystem.least(
+            things,
+            leave.map((value) => value / 2),
+            cost,
+            used,
+            spread / 3,
+          );
+          expect(bySystem.least(things, leave, cost, used, spread)).toBeCloseTo(least, 9);
+          const at = Array.from(bySystem.at.subarray(0, things));
+          const open = new Set([
+            ...at.filter((j) => j >= 0),
+            ...Array.from(used.keys()).filter((j) => used[j]),
+          ]);
+          const paid = at.reduce((sum, j, i) => sum + (j < 0 ? leave[i]! : cost[i * m + j]!), 0);
+          expect(paid + spread * Math.max(0, open.size - 1)).toBeLessThanOrEqual(least + 1e-9);
+        },
+      ),
+      { numRuns: 300 },
+    );
+  });
+
   test('stands beside the proposal, never above it', () => {
     const { bound, objective, moves, moved } = runLoader(demoPlan(), { effort: 0.05 });
     expect(bound).toBeGreaterThan(0);
@@ -73,6 +152,30 @@ describe('the lower bound', () => {
 });
 
 describe('the annealing', () => {
+  test('its steepest change of balance and fairness is never less than what any shift of mass changes', () => {
+    fc.assert(
+      fc.property(seeds, (seed) => {
+        const random = seededRandom(seed);
+        const instance = instanceOf(seed, 30);
+        const { steep, M } = annealTables(instance, []);
+        const where = Int32Array.from({ length: 30 }, () => Math.floor(random() * M) - 1);
+        const before = objectiveOf(instance, where);
+        for (let k = 0; k < 20; k += 1) {
+          const i = Math.floor(random() * 30);
+          const to = Math.floor(random() * M) - 1;
+          const after = objectiveOf(
+            instance,
+            where.map((j, x) => (x === i ? to : j)),
+          );
+          const change = Math.abs(after.balance + after.fair - before.balance - before.fair);
+          const most = steep[(where[i]! + 1) * M + to + 1]! * instance.massG[i]!;
+          expect(change).toBeLessThanOrEqual(most + 1e-9);
+        }
+      }),
+      { numRuns: 60 },
+    );
+  });
+
   test('its running sums are those of the assignment, started anywhere, pinned or not; what it calls best keeps every rule', () => {
     fc.assert(
       fc.property(

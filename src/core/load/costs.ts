@@ -107,7 +107,7 @@ export const APART_POINTS = 4;
 export const PRESS_POINTS = 0.4;
 /** Side difference: a little for every 100 g, much more beyond the 200 g that riders agree on. */
 export const SIDE_FREE_G = 200;
-const SIDE_POINTS = 0.003;
+export const SIDE_POINTS = 0.003;
 const SIDE_OVER_POINTS = 0.04;
 export const sidePoints = (differenceG: number): number => {
   // Written without Math calls: the search asks for this at every move it tries.

@@ -49,14 +49,15 @@ export interface SearchProgress {
  * counts as found, so that searching on from it never ends worse.
  *
  * @param random seeded source; the same seed and number of rounds give the same load
- * @param boundOf finds what no load is better than, where the search may end; asked after the first load
+ * @param boundOf finds what no load is better than, where the search may end; asked after the first load, with its
+ * objective
  * @returns where each thing goes: compartment index, or −1 for the floor
  */
 export function* searchLoad(
   instance: Instance,
   random: Random,
   rounds = ROUNDS,
-  boundOf: () => number = () => -Infinity,
+  boundOf: (known: number) => number = () => -Infinity,
 ): Generator<SearchProgress, Int32Array> {
   const free = Array.from({ length: instance.n }, (_, i) => i).filter((i) => !instance.fixed[i]);
   const options = optionsOf(instance, free);
@@ -81,7 +82,7 @@ export function* searchLoad(
     fitted.mend(free, options);
     yield report(0.01);
   }
-  const bound = boundOf();
+  const bound = boundOf(bestTotal);
   const byLitres = annealerFor(instance, free, pinnedOverMl(instance), random);
   const byFit = annealerFor(instance, free, fitted.pinnedOverMl, random, new FitCosts(instance, true));
   for (let round = 0; round < rounds && bestTotal > bound + 1e-6; round += 1) {

@@ -58,7 +58,9 @@ export function* loader(
 ): Generator<LoaderProgress, LoadProposal, boolean | undefined> {
   const instance = compileInstance(plan);
   const rounds = Math.max(1, Math.round(ROUNDS * (options.effort ?? 1)));
-  const run = searchLoad(instance, seededRandom(options.seed ?? 1), rounds, () => lowerBound(instance));
+  const run = searchLoad(instance, seededRandom(options.seed ?? 1), rounds, (known) =>
+    lowerBound(instance, known),
+  );
   let best = instance.start;
   for (let step = run.next(); ; step = run.next()) {
     if (step.done) return propose(plan, instance, step.value);
@@ -108,7 +110,7 @@ function propose(plan: Plan, instance: Instance, found: Int32Array): LoadProposa
     edit: { kind: 'several', label: 'Load for me', edits: [{ kind: 'place', moves }] },
     objective: total,
     before: atStart.total,
-    bound: Math.min(lowerBound(instance), total),
+    bound: Math.min(lowerBound(instance, total), total),
     terms: termsOf(plan, instance, where),
     reasons: explainLoad(plan, instance, where),
     leave,
