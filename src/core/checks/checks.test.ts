@@ -389,6 +389,62 @@ const troubles: { check: string; plan: Plan; severity: Finding['severity']; says
       mends: false,
     },
     {
+      check: 'dug out',
+      // Wide at the bottom, narrow at the mouth: the filter's box goes in below the tent only.
+      plan: loaded(
+        samplePlan({
+          bags: [
+            sampleBag('pack', 'seat pack', {
+              solid: {
+                kind: 'taper',
+                lengthMm: 200,
+                noseWidthMm: 140,
+                noseHeightMm: 140,
+                mouthWidthMm: 60,
+                mouthHeightMm: 60,
+              },
+              statedMl: null,
+            }),
+            sampleBag('pouch', 'bar bag'),
+          ],
+          things: [
+            sampleThing('tent', { volumeMl: 900, form: { kind: 'soft', looseMl: 1100 } }),
+            sampleThing('filter', {
+              call: 'stop',
+              form: { kind: 'box', lengthMm: 100, widthMm: 60, heightMm: 50 },
+            }),
+          ],
+        }),
+        { tent: 'pack-main', filter: 'pack-main' },
+      ),
+      severity: 'note',
+      says: /filter lies under tent in pack/,
+      mends: true,
+    },
+    {
+      check: 'no place',
+      // 112 + 45 = 157 mm side by side in 150, and 480 − 400 leaves less than the pot's 118 at the end.
+      plan: loaded(
+        samplePlan({
+          bags: [
+            sampleBag('roll', 'bar roll', {
+              solid: { kind: 'cylinder', lengthMm: 480, diameterMm: 150 },
+              statedMl: null,
+            }),
+            sampleBag('seat', 'seat pack'),
+          ],
+          things: [
+            sampleThing('poles', { form: { kind: 'long', lengthMm: 400, diameterMm: 45 } }),
+            sampleThing('pot', { form: { kind: 'cylinder', lengthMm: 118, diameterMm: 112 } }),
+          ],
+        }),
+        { poles: 'roll-main', pot: 'roll-main' },
+      ),
+      severity: 'stop',
+      says: /poles finds no place in roll beside pot/,
+      mends: true,
+    },
+    {
       check: 'scented',
       plan: loaded(
         samplePlan({

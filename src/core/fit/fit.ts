@@ -3,7 +3,7 @@ import { DEPTH } from '@/core/kit/depth';
 import type { Chamber } from './chamber';
 import type { Piece } from './pieces';
 import type { Lying } from './lying';
-import { Packer, turnsOf } from './place';
+import { Packer } from './place';
 import { fillMl, isPlacedWhole, knownPieces, looseFillMl, split, STIFF_SHARE } from './split';
 import { freeSlices, heightFor, usableShare } from './voids';
 
@@ -212,28 +212,14 @@ const inOrderOfCall = (pieces: readonly Piece[]): Piece[] =>
     (a, b) => stiffenersFirst(a, b) || b.depth - a.depth || crushedLast(a, b) || b.volumeMl - a.volumeMl,
   );
 
-/**
- * Whether a piece lies on the axis at the bottom, in the middle or at the mouth. A few sums that answer for most things:
- * a kit of 120 asks this two thousand times before its first load.
- */
-function liesInTheMiddle(chamber: Chamber, piece: Piece): boolean {
-  const middle = (chamber.v[0] + chamber.v[1]) / 2;
-  for (const { du, dv, dw } of turnsOf(piece, chamber)) {
-    const free = chamber.lengthMm - du;
-    if (free < 0) continue;
-    for (const u of [0, free / 2, free])
-      if (chamber.across(u, u + du, middle - dv / 2, middle + dv / 2) >= dw / 2) return true;
-  }
-  return false;
-}
-
 /** Whether a thing finds room in the compartment when nothing else is in it. */
 export function fitsAlone(chamber: Chamber, thing: Thing): boolean {
   if (thing.form.kind === 'soft') return fillMl(thing) <= chamber.volumeMl + 1e-6;
   if ((formVolumeMl(thing.form) ?? 0) * thing.quantity > chamber.volumeMl) return false;
   const pieces = knownPieces(thing);
-  if (pieces.length === 1 && liesInTheMiddle(chamber, pieces[0]!)) return true;
-  return packerFor(chamber, pieces.length).putAll(pieces, onBottom, true).length === 0;
+  const packer = packerFor(chamber, pieces.length);
+  if (pieces.length === 1 && packer.putInTheMiddle(pieces[0]!, 0)) return true;
+  return packer.putAll(pieces, onBottom, true).length === 0;
 }
 
 /** Soft things from the bottom up: loose where there is room, else all pressed by the same share of what they give. */
