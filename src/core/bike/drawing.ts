@@ -122,7 +122,7 @@ export function drawingOf(facts: Facts): Drawing {
 
 /** Gaps worth drawing in one view: what is not free, and tyres that come near. */
 export function gapsOf({ clearances }: Pick<Facts, 'clearances'>, view: 'side' | 'front'): DrawnGap[] {
-  return clearances.flatMap((clearance): DrawnGap[] => {
+  const gaps = clearances.flatMap((clearance): DrawnGap[] => {
     const { between, kind, gapMm } = clearance;
     const verdict = verdictOf(clearance);
     const worth = verdict !== 'free' || ((kind === 'front tyre' || kind === 'rear tyre') && gapMm < NEAR_MM);
@@ -139,6 +139,26 @@ export function gapsOf({ clearances }: Pick<Facts, 'clearances'>, view: 'side' |
         verdict,
       },
     ];
+  });
+  return labelledApart(gaps);
+}
+
+/** Room of a written gap on the drawing, millimetres of the bike: a sign, three figures and the unit. */
+const LABEL_WIDTH_MM = 150;
+const LABEL_HEIGHT_MM = 44;
+
+/** The same gaps, those whose labels would be written over another's moved down until they are not. */
+export function labelledApart(gaps: readonly DrawnGap[]): DrawnGap[] {
+  const placed: Point[] = [];
+  return gaps.map((gap) => {
+    const label = { ...gap.label };
+    const covers = (other: Point) =>
+      Math.abs(other.x - label.x) < LABEL_WIDTH_MM && Math.abs(other.z - label.z) < LABEL_HEIGHT_MM;
+    // Each step down passes at least one other, so it ends.
+    for (let other = placed.find(covers); other; other = placed.find(covers))
+      label.z = other.z - LABEL_HEIGHT_MM - 1e-6;
+    placed.push(label);
+    return { ...gap, label };
   });
 }
 

@@ -5,7 +5,7 @@ import { withSetup } from '@/core/plan/compare';
 import { factsOf, type Facts } from '@/core/plan/facts';
 import { sampleBag, samplePlan } from '@/core/plan/samples';
 import { dimensionsOf } from './dimensions';
-import { drawingOf, slideMm } from './drawing';
+import { drawingOf, labelledApart, slideMm, type DrawnGap } from './drawing';
 import { frontDrawingOf } from './frontDrawing';
 
 const all = DEMO_SETUPS.map((setup): [string, Facts] => [setup.name, factsOf(withSetup(demoPlan(), setup))]);
@@ -116,4 +116,37 @@ describe('gaps on the picture', () => {
 test('a drag counts only along the bag’s place', () => {
   expect(slideMm({ x: 0, z: -1 }, { x: 0, z: 0 }, { x: 50, z: -20 })).toBe(20);
   expect(slideMm({ x: -1, z: 0 }, { x: 10, z: 5 }, { x: 4, z: 900 })).toBe(6);
+});
+
+test('figures of gaps are never written over one another, and none that stands free is moved', () => {
+  const gap = (id: string, x: number, z: number): DrawnGap => ({
+    id,
+    bagId: id,
+    from: { x, z },
+    to: { x, z },
+    label: { x, z },
+    mm: 20,
+    verdict: 'look',
+  });
+  const given = [
+    gap('a', 0, 500),
+    gap('b', 100, 490),
+    gap('c', 60, 470),
+    gap('d', 900, 500),
+    gap('e', 0, 500),
+  ];
+  const labels = labelledApart(given).map(({ label }) => label);
+  expect(labels[0]).toEqual({ x: 0, z: 500 });
+  expect(labels[3]).toEqual({ x: 900, z: 500 });
+  labels.forEach((a, i) =>
+    labels.slice(0, i).forEach((b) => {
+      expect(Math.abs(a.x - b.x) >= 150 || Math.abs(a.z - b.z) >= 44).toBe(true);
+    }),
+  );
+  // Only the figure moves, and only down; the line between the two nearest points stays.
+  labelledApart(given).forEach(({ from, label }, i) => {
+    expect(from).toEqual(given[i]!.from);
+    expect(label.x).toBe(given[i]!.label.x);
+    expect(label.z).toBeLessThanOrEqual(given[i]!.label.z);
+  });
 });
