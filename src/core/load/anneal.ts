@@ -183,7 +183,7 @@ export function annealerFor(
     return found;
   }
 
-  /** Points of the pairs that thing x, which goes from one place to another, is in, where y, z and u change sides. */
+  /** What the pairs of things i, k, l and o change in points where each of these goes from a to b or back. */
   function pairsChange(i: number, k: number, l: number, o: number, a: number, b: number): number {
     let change = 0;
     const after = (x: number): number =>

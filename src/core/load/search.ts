@@ -47,10 +47,11 @@ interface Line {
 }
 
 /**
- * Looks for the assignment of least objective that keeps every hard rule: a greedy start, several annealings from
- * there, then annealings that each begin from the best of a few lines (Kirkpatrick et al. 1983; cycled as by Möbius et al. 1997),
- * then repacking a few bags at a time, then descent until no single move or swap helps. Only assignments that keep every hard rule are ever
- * taken for the best, so whatever is best so far may be ridden; the first one is there before the first report.
+ * Looks for the assignment of least objective that keeps every hard rule: a greedy start, several annealings from there,
+ * then annealings that each begin from the best of a few lines (Kirkpatrick et al. 1983; cycled as by Möbius et al. 1997),
+ * then repacking a few bags at a time, then descent until no single move or swap helps. Only assignments that keep every
+ * hard rule are ever taken for the best, so whatever is best so far may be ridden; the first one is there before the first
+ * report.
  *
  * A generator, so that a caller can show progress, stop, or give the thread to others between annealings.
  *
