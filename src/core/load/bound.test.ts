@@ -4,6 +4,7 @@ import { demoPlan } from '@/core/demo/plan';
 import { loaded, partyOf, randomThings, sampleBag, samplePlan, sampleThing } from '@/core/plan/samples';
 import { seededRandom } from '@/core/random';
 import { leastOfEveryLoad } from '../../../tests/support/everyLoad';
+import { finish } from '../../../tests/support/finish';
 import { annealerFor } from './anneal';
 import { annealTables } from './annealTables';
 import { lowerBound } from './bound';
@@ -12,12 +13,6 @@ import { runLoader } from './loader';
 import { brokenRules, objectiveOf } from './objective';
 import { searchByVolume } from './search';
 import { SystemBound } from './systemBound';
-
-function finish(run: ReturnType<typeof searchByVolume>): Int32Array {
-  let step = run.next();
-  while (!step.done) step = run.next();
-  return step.value;
-}
 
 const seeds = fc.integer({ min: 1, max: 1_000_000 });
 /** Every other one has a fellow rider. */

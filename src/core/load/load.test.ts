@@ -7,6 +7,7 @@ import type { Wish } from '@/core/plan/plan';
 import { loaded, partyOf, randomThings, sampleBag, samplePlan, sampleThing } from '@/core/plan/samples';
 import { seededRandom } from '@/core/random';
 import { leastOfEveryLoad } from '../../../tests/support/everyLoad';
+import { finish } from '../../../tests/support/finish';
 import { compileInstance } from './instance';
 import { cannotLoad } from './cannotLoad';
 import { runLoader } from './loader';
@@ -17,12 +18,6 @@ import { LoadState } from './state';
 const seeds = fc.integer({ min: 1, max: 1_000_000 });
 const randomPlan = (seed: number, n: number, bags = 11) =>
   samplePlan({ bags: DEMO_BAGS.slice(0, bags), things: randomThings(seededRandom(seed), n) });
-
-function finish(run: ReturnType<typeof searchByVolume>): Int32Array {
-  let step = run.next();
-  while (!step.done) step = run.next();
-  return step.value;
-}
 
 describe('the running sums of a load', () => {
   test('agree with the objective from scratch after any moves, and never break a hard rule', () => {
