@@ -1,6 +1,6 @@
 import { SYSTEMS } from '@/core/kit/thing';
 import type { Random } from '@/core/random';
-import { annealTables } from './annealTables';
+import { annealTables, type AnnealTables } from './annealTables';
 import { sidePoints, tailPoints } from './costs';
 import type { FitCosts } from './fitCosts';
 import type { Instance } from './instance';
@@ -8,6 +8,7 @@ import type { Instance } from './instance';
 /** −ln of evenly spread chances: looked up instead of computed, once a move. */
 const LOGARITHMS = Float64Array.from({ length: 4096 }, (_, i) => -Math.log((i + 0.5) / 4096));
 const EPSILON = 1e-7;
+const S = SYSTEMS.length;
 /** Moves between two steps of heat and price: often enough to be smooth, seldom enough to cost nothing. */
 const STEP = 64;
 
@@ -33,20 +34,14 @@ export interface Schedule {
   cold: number;
 }
 
-/** An assignment that moves are tried on. Compartment index, −1 for the floor. */
-export interface Annealer {
-  /** Takes up an assignment: compartment index of each thing, −1 for the floor. */
-  start(from: Int32Array): void;
-  /** Tries so many moves while heat and price go from first to last. */
-  run(schedule: Schedule, moves: number): void;
-  /** The assignment as it is, which may not close. */
-  where(): Int32Array;
-  /** Best assignment met that closes, or null. */
-  best(): Int32Array | null;
-  /** Makes it dearer by some points for thing i to lie in compartment j, from the next start on. */
-  penalise(i: number, j: number, points: number): void;
-  /** Its objective in points, as the running sums have it; infinite without one. */
-  bestTotal(): number;
+export interface AnnealOptions {
+  /** Asked whether compartments close and what must be dug out in them, instead of litres. */
+  fits?: FitCosts | null;
+  /**
+   * Millilitres of stiff things each compartment may hold, beside its litres; read anew at each start. What is beyond is
+   * over as other litres are.
+   */
+  stiffCapacityMl?: Float64Array | null;
 }
 
 /**
@@ -66,154 +61,106 @@ export interface Annealer {
  * With `fits`, whether a compartment closes and what must be dug out in it come from how things lie instead of volumes.
  * That costs a thousand times as much as a sum, so it is asked only of moves that would be taken otherwise.
  *
- * @param overMl millilitres that pinned things alone do not fit, which no load can mend
+ * A class, not a function that returns functions: the engine compiles the loop of a closure anew for every closure,
+ * which took a third of a second at each search (measured), and that of a method once.
  */
-export function annealerFor(
-  instance: Instance,
-  free: readonly number[],
-  overMl: number,
-  random: Random,
-  fits: FitCosts | null = null,
-): Annealer {
-  const { n, m, weights } = instance;
-  const tables = annealTables(instance, free);
-  const { M, needMl, comfortMl, massG, system, pair, points, allowed, capacity, limit } = tables;
-  const { side, tailM, frontShare, onBody, onBike, bagOf, bagLimit, riderOf, mirror, choices } = tables;
-  const { isFree, conflicts, steep, share } = tables;
-  const { press, spread: spreadPoints, apart: apartPoints, pair: pairPoints, fair } = tables.price;
-  const { baseG, bareFrontShare, fairG, bodyLimitG } = instance;
-  const S = SYSTEMS.length;
-  const NONE = n;
-  const nFree = free.length;
-  const freeThings = Int32Array.from(free);
-
-  /** Balance and fairness of rider r, who carries `load` on the bike, which counts in it, and `body`. */
-  const balanceOf = (
-    r: number,
-    left: number,
-    load: number,
-    front: number,
-    tail: number,
-    body: number,
-  ): number => {
-    const shift = front - bareFrontShare[r]! * load;
-    const unfair = load - baseG[r]! + body - fairG[r]!;
-    return (
-      weights.balance * (sidePoints(left) + tailPoints(tail) + share[r]! * (shift < 0 ? -shift : shift)) +
-      (unfair > 0 ? fair * unfair : 0)
-    );
-  };
-  const pairCost = (at: number, other: number): number =>
-    at === 0 && other === 0 ? 0 : at > 0 && other > 0 && mirror[at] === other ? 0 : pairPoints;
-
-  // The assignment and its running sums: of compartments, bags, systems and riders. In typed arrays, since numbers that
-  // closures share and change are boxed by the engine at every change; those of the whole are locals within a run.
-  const where = new Int32Array(n);
-  const volume = new Float64Array(M);
-  const comfort = new Float64Array(M);
-  const mass = new Float64Array(M);
-  const bagMass = new Float64Array(instance.b + 1);
-  const present = new Int32Array(S * M);
-  const masks = new Int32Array(M);
-  const spread = new Int32Array(S);
+export class Annealer {
+  private readonly tables: AnnealTables;
+  private readonly free: Int32Array;
+  private readonly fits: FitCosts | null;
+  private readonly stiffCapacityMl: Float64Array | null;
+  private readonly closes: number;
+  // The assignment, compartment c − 1 or 0 for the floor, and its running sums: of compartments, bags, systems and riders.
+  private readonly where: Int32Array;
+  private readonly volume: Float64Array;
+  private readonly stiff: Float64Array;
+  private readonly comfort: Float64Array;
+  private readonly mass: Float64Array;
+  private readonly bagMass: Float64Array;
+  private readonly present: Int32Array;
+  private readonly masks: Int32Array;
+  private readonly spread: Int32Array;
   // Which free things are in each place, in no order, and where in that list each is: for drawing one.
-  const inside = Array.from({ length: M }, () => new Int32Array(n));
-  const counts = new Int32Array(M);
-  const seat = new Int32Array(n);
-  const left = new Float64Array(instance.r);
-  const load = new Float64Array(instance.r);
-  const front = new Float64Array(instance.r);
-  const tail = new Float64Array(instance.r);
-  const body = new Float64Array(instance.r);
-  const balanced = new Float64Array(instance.r);
-  const whole = { total: 0, over: 0, best: Infinity, price: FIRST_PRICE };
-  const closes = overMl + 1e-6;
-  const best = new Int32Array(n);
-
-  const enter = (i: number, c: number): void => {
-    seat[i] = counts[c]!;
-    inside[c]![counts[c]!++] = i;
-    where[i] = c;
-  };
-  const leave = (i: number, c: number): void => {
-    const own = inside[c]!;
-    const last = own[(counts[c]! -= 1)]!;
-    own[seat[i]!] = last;
-    seat[last] = seat[i]!;
-  };
-
-  /** Counts a thing in another place: what that changes in how far its system is spread, in points. */
-  function count(i: number, from: number, to: number): number {
-    const s = system[i]!;
-    let change = 0;
-    if (from > 0 && (present[s * M + from]! -= 1) === 0) {
-      masks[from]! &= ~(1 << s);
-      if ((spread[s]! -= 1) > 0) change -= spreadPoints;
-    }
-    if (to > 0 && (present[s * M + to]! += 1) === 1) {
-      masks[to]! |= 1 << s;
-      if ((spread[s]! += 1) > 1) change += spreadPoints;
-    }
-    return change;
-  }
+  private readonly inside: readonly Int32Array[];
+  private readonly counts: Int32Array;
+  private readonly seat: Int32Array;
+  private readonly left: Float64Array;
+  private readonly load: Float64Array;
+  private readonly front: Float64Array;
+  private readonly tail: Float64Array;
+  private readonly body: Float64Array;
+  private readonly balanced: Float64Array;
+  // Those of the whole, which are locals within a run.
+  private total = 0;
+  private over = 0;
+  private price = FIRST_PRICE;
+  private leastTotal = Infinity;
+  private readonly bestWhere: Int32Array;
 
   /**
-   * Of what lies in `from` and may lie in `to`, but for things i, k and l, the one whose need is nearest to `ml`; none
-   * where each is further from it than `within`.
+   * @param free things that may be moved
+   * @param overMl millilitres that pinned things alone do not fit, which no load can mend
    */
-  function nearest(
-    from: number,
-    to: number,
-    ml: number,
-    within: number,
-    i: number,
-    k: number,
-    l: number,
-  ): number {
-    const own = inside[from]!;
-    let found = NONE;
-    let least = within;
-    for (let p = counts[from]! - 1; p >= 0; p -= 1) {
-      const x = own[p]!;
-      const gap = needMl[x]! > ml ? needMl[x]! - ml : ml - needMl[x]!;
-      if (gap >= least || x === i || x === k || x === l || !allowed[x * M + to]) continue;
-      least = gap;
-      found = x;
-    }
-    return found;
+  constructor(
+    private readonly instance: Instance,
+    free: readonly number[],
+    overMl: number,
+    private readonly random: Random,
+    { fits = null, stiffCapacityMl = null }: AnnealOptions = {},
+  ) {
+    const { n, r } = instance;
+    this.tables = annealTables(instance, free);
+    const { M } = this.tables;
+    this.free = Int32Array.from(free);
+    this.fits = fits;
+    this.stiffCapacityMl = stiffCapacityMl;
+    this.closes = overMl + 1e-6;
+    this.where = new Int32Array(n);
+    this.volume = new Float64Array(M);
+    this.stiff = new Float64Array(M);
+    this.comfort = new Float64Array(M);
+    this.mass = new Float64Array(M);
+    this.bagMass = new Float64Array(instance.b + 1);
+    this.present = new Int32Array(S * M);
+    this.masks = new Int32Array(M);
+    this.spread = new Int32Array(S);
+    this.inside = Array.from({ length: M }, () => new Int32Array(n));
+    this.counts = new Int32Array(M);
+    this.seat = new Int32Array(n);
+    this.left = new Float64Array(r);
+    this.load = new Float64Array(r);
+    this.front = new Float64Array(r);
+    this.tail = new Float64Array(r);
+    this.body = new Float64Array(r);
+    this.balanced = new Float64Array(r);
+    this.bestWhere = new Int32Array(n);
   }
 
-  /** What the pairs of things i, k, l and o change in points where each of these goes from a to b or back. */
-  function pairsChange(i: number, k: number, l: number, o: number, a: number, b: number): number {
-    let change = 0;
-    const after = (x: number): number =>
-      x === i || x === k || x === l || x === o ? (where[x] === a ? b : a) : where[x]!;
-    for (let part = 0; part < 4; part += 1) {
-      const x = part === 0 ? i : part === 1 ? k : part === 2 ? l : o;
-      const y = pair[x]!;
-      // Where both of a pair change places, that is told by the lower one.
-      if (y < 0 || (y < x && (y === i || y === k || y === l || y === o))) continue;
-      change += pairCost(after(x), after(y)) - pairCost(where[x]!, where[y]!);
-    }
-    return change;
-  }
-
-  function start(from: Int32Array): void {
-    for (const values of [volume, comfort, mass, bagMass, present, masks, spread, left, body, counts])
+  /** Takes up an assignment: compartment index of each thing, −1 for the floor. */
+  start(from: ArrayLike<number>): void {
+    const { instance, fits, stiffCapacityMl } = this;
+    const { n } = instance;
+    const { M, needMl, comfortMl, stiffMl, massG, pair, points, isFree, capacity, conflicts } = this.tables;
+    const { side, tailM, frontShare, onBody, onBike, bagOf, riderOf } = this.tables;
+    const { press, apart: apartPoints } = this.tables.price;
+    const { where, volume, stiff, comfort, mass, bagMass, present, masks, spread, counts } = this;
+    const { left, load, front, tail, body, balanced } = this;
+    for (const values of [volume, stiff, comfort, mass, bagMass, present, masks, spread, left, body, counts])
       values.fill(0);
-    load.set(baseG);
+    load.set(instance.baseG);
     front.set(instance.baseFrontG);
     tail.set(instance.baseTailKgM);
     let total = 0;
     for (let i = 0; i < n; i += 1) {
       const c = from[i]! + 1;
       where[i] = c;
-      if (isFree[i]) enter(i, c);
+      if (isFree[i]) this.enter(i, c);
       total += points[i * M + c]!;
       if (c === 0) continue;
       volume[c]! += needMl[i]!;
       comfort[c]! += comfortMl[i]!;
       mass[c]! += massG[i]!;
+      stiff[c]! += stiffMl[i]!;
       bagMass[bagOf[c]!]! += massG[i]!;
       const r = riderOf[c]!;
       body[r]! += onBody[c]! * massG[i]!;
@@ -221,14 +168,15 @@ export function annealerFor(
       load[r]! += onBike[c]! * massG[i]!;
       front[r]! += onBike[c]! * frontShare[c]! * massG[i]!;
       tail[r]! += (tailM[c]! * massG[i]!) / 1000;
-      total += count(i, 0, c);
+      total += this.count(i, 0, c);
     }
     let over = 0;
     for (let c = 1; c < M; c += 1) {
       total += press * Math.max(0, comfort[c]! - capacity[c]!) + apartPoints * conflicts[masks[c]!]!;
       over += Math.max(0, volume[c]! - capacity[c]!);
+      if (stiffCapacityMl) over += Math.max(0, stiff[c]! - stiffCapacityMl[c - 1]!);
     }
-    for (let i = 0; i < n; i += 1) if (pair[i]! > i) total += pairCost(where[i]!, where[pair[i]!]!);
+    for (let i = 0; i < n; i += 1) if (pair[i]! > i) total += this.pairCost(where[i]!, where[pair[i]!]!);
     if (fits) {
       fits.start(from);
       const cost = fits.total();
@@ -236,19 +184,31 @@ export function annealerFor(
       over = cost.overMl;
     }
     for (let r = 0; r < instance.r; r += 1) {
-      balanced[r] = balanceOf(r, left[r]!, load[r]!, front[r]!, tail[r]!, body[r]!);
+      balanced[r] = this.balanceOf(r, left[r]!, load[r]!, front[r]!, tail[r]!, body[r]!);
       total += balanced[r]!;
     }
-    best.set(where);
+    this.bestWhere.set(where);
     // The price stays: it has found what room is worth here.
-    whole.total = total;
-    whole.over = over;
-    whole.best = over <= closes ? total : Infinity;
+    this.total = total;
+    this.over = over;
+    this.leastTotal = over <= this.closes ? total : Infinity;
   }
 
-  function run(schedule: Schedule, moves: number): void {
-    if (nFree === 0 || m === 0) return;
-    let { total, over, best: bestTotal, price } = whole;
+  /** Tries so many moves while heat and price go from first to last. */
+  run(schedule: Schedule, moves: number): void {
+    // Everything the loop reads is a local: a field is looked up anew after each write.
+    const { fits, stiffCapacityMl, free, random } = this;
+    const { M, needMl, comfortMl, stiffMl, massG, pair, points, allowed, capacity, limit } = this.tables;
+    const { side, tailM, frontShare, onBody, onBike, bagOf, bagLimit, riderOf, choices } = this.tables;
+    const { conflicts, steep } = this.tables;
+    const { press, spread: spreadPoints, apart: apartPoints, pair: pairPoints } = this.tables.price;
+    const { bodyLimitG } = this.instance;
+    const { where, volume, stiff, comfort, mass, bagMass, masks, inside, counts } = this;
+    const { left, load, front, tail, body, balanced, closes } = this;
+    const NONE = this.instance.n;
+    const nFree = free.length;
+    if (nFree === 0 || M === 1) return;
+    let { total, over, price, leastTotal } = this;
     const { hot, cold } = schedule;
     const steps = Math.max(1, Math.ceil(moves / STEP));
     const cooling = Math.pow(cold / hot, 1 / steps);
@@ -268,7 +228,7 @@ export function annealerFor(
       bits ^= bits >>> 17;
       bits ^= bits << 5;
       const p = ((bits >>> 16) * nFree) >>> 16;
-      const i = freeThings[p]!;
+      const i = free[p]!;
       const a = where[i]!;
       const own = choices[p]!;
       const b = own[((bits & 0xffff) * own.length) >>> 16]!;
@@ -297,8 +257,8 @@ export function annealerFor(
             lTo = dv > 0 ? -1 : 1;
             l =
               dv > 0
-                ? nearest(b, a, dv * about, Infinity, i, k, l)
-                : nearest(a, b, -dv * about, Infinity, i, k, l);
+                ? this.nearest(b, a, dv * about, Infinity, i, k, l)
+                : this.nearest(a, b, -dv * about, Infinity, i, k, l);
             if (l === NONE) continue;
             dv += lTo * needMl[l]!;
             bits ^= bits << 13;
@@ -308,7 +268,10 @@ export function annealerFor(
               const next = LEAST_OF_GAP + ((2 - 2 * LEAST_OF_GAP) * (bits >>> 16)) / 65_536;
               oTo = dv > 0 ? -1 : 1;
               const gap = dv * -oTo;
-              o = dv > 0 ? nearest(b, a, gap * next, gap, i, k, l) : nearest(a, b, gap * next, gap, i, k, l);
+              o =
+                dv > 0
+                  ? this.nearest(b, a, gap * next, gap, i, k, l)
+                  : this.nearest(a, b, gap * next, gap, i, k, l);
               dv += oTo * needMl[o]!;
             }
           }
@@ -324,7 +287,20 @@ export function annealerFor(
         oTo * (points[o * M + b]! - points[o * M + a]!);
       const dc = comfortMl[i]! - comfortMl[k]! + lTo * comfortMl[l]! + oTo * comfortMl[o]!;
       const dm = massG[i]! - massG[k]! + lTo * massG[l]! + oTo * massG[o]!;
+      const ds = stiffMl[i]! - stiffMl[k]! + lTo * stiffMl[l]! + oTo * stiffMl[o]!;
       let dOver = 0;
+      if (stiffCapacityMl !== null && ds !== 0) {
+        if (a > 0) {
+          const v = stiff[a]! - stiffCapacityMl[a - 1]!;
+          const v2 = v - ds;
+          dOver += (v2 > 0 ? v2 : 0) - (v > 0 ? v : 0);
+        }
+        if (b > 0) {
+          const v = stiff[b]! - stiffCapacityMl[b - 1]!;
+          const v2 = v + ds;
+          dOver += (v2 > 0 ? v2 : 0) - (v > 0 ? v : 0);
+        }
+      }
       // At best nothing is over or to be dug out in either any more.
       let order = 0;
       if (fits) {
@@ -388,11 +364,11 @@ export function annealerFor(
       const front2 = front[r]! + (onBike[b]! * frontShare[b]! - same * onBike[a]! * frontShare[a]!) * dm;
       const tail2 = tail[r]! + ((tailM[b]! - same * tailM[a]!) * dm) / 1000;
       const body2 = body[r]! + (onBody[b]! - same * onBody[a]!) * dm;
-      const balanced2 = balanceOf(r, left2, load2, front2, tail2, body2);
+      const balanced2 = this.balanceOf(r, left2, load2, front2, tail2, body2);
       change += balanced2 - balanced[r]!;
       let balancedQ = 0;
       if (q !== r) {
-        balancedQ = balanceOf(
+        balancedQ = this.balanceOf(
           q,
           left[q]! - side[a]! * dm,
           load[q]! - onBike[a]! * dm,
@@ -404,12 +380,12 @@ export function annealerFor(
       }
       if (change > slack) continue;
 
-      if (paired) change += pairsChange(i, k, l, o, a, b);
+      if (paired) change += this.pairsChange(i, k, l, o, a, b);
       // The systems are counted as if the move were made, and put back where it is not.
-      change += count(i, a, b);
-      if (k < NONE) change += count(k, b, a);
-      if (lTo !== 0) change += lTo > 0 ? count(l, a, b) : count(l, b, a);
-      if (o < NONE) change += oTo > 0 ? count(o, a, b) : count(o, b, a);
+      change += this.count(i, a, b);
+      if (k < NONE) change += this.count(k, b, a);
+      if (lTo !== 0) change += lTo > 0 ? this.count(l, a, b) : this.count(l, b, a);
+      if (o < NONE) change += oTo > 0 ? this.count(o, a, b) : this.count(o, b, a);
       change += apartPoints * (conflicts[masks[a]!]! + conflicts[masks[b]!]! - clashes);
       let taken = change + price * dOver <= most;
       if (taken && fits) {
@@ -420,35 +396,37 @@ export function annealerFor(
         if (taken) fits.commit();
       }
       if (!taken) {
-        if (o < NONE) count(o, oTo > 0 ? b : a, oTo > 0 ? a : b);
-        if (lTo !== 0) count(l, lTo > 0 ? b : a, lTo > 0 ? a : b);
-        if (k < NONE) count(k, a, b);
-        count(i, b, a);
+        if (o < NONE) this.count(o, oTo > 0 ? b : a, oTo > 0 ? a : b);
+        if (lTo !== 0) this.count(l, lTo > 0 ? b : a, lTo > 0 ? a : b);
+        if (k < NONE) this.count(k, a, b);
+        this.count(i, b, a);
         continue;
       }
-      leave(i, a);
-      enter(i, b);
+      this.leave(i, a);
+      this.enter(i, b);
       if (k < NONE) {
-        leave(k, b);
-        enter(k, a);
+        this.leave(k, b);
+        this.enter(k, a);
       }
       if (lTo !== 0) {
-        leave(l, lTo > 0 ? a : b);
-        enter(l, lTo > 0 ? b : a);
+        this.leave(l, lTo > 0 ? a : b);
+        this.enter(l, lTo > 0 ? b : a);
       }
       if (o < NONE) {
-        leave(o, oTo > 0 ? a : b);
-        enter(o, oTo > 0 ? b : a);
+        this.leave(o, oTo > 0 ? a : b);
+        this.enter(o, oTo > 0 ? b : a);
       }
       if (a > 0) {
         volume[a]! -= dv;
         comfort[a]! -= dc;
         mass[a]! -= dm;
+        stiff[a]! -= ds;
       }
       if (b > 0) {
         volume[b]! += dv;
         comfort[b]! += dc;
         mass[b]! += dm;
+        stiff[b]! += ds;
       }
       bagMass[bagOf[a]!]! -= dm;
       bagMass[bagOf[b]!]! += dm;
@@ -468,23 +446,131 @@ export function annealerFor(
       }
       total += change;
       over += dOver;
-      if (total < bestTotal - 1e-9 && over <= closes) {
-        bestTotal = total;
-        best.set(where);
+      if (total < leastTotal - 1e-9 && over <= closes) {
+        leastTotal = total;
+        this.bestWhere.set(where);
       }
     }
-    Object.assign(whole, { total, over, best: bestTotal, price });
+    Object.assign(this, { total, over, price, leastTotal });
   }
 
-  const unpadded = (assignment: Int32Array) => assignment.map((c) => c - 1);
-  return {
-    start,
-    run,
-    where: () => unpadded(where),
-    best: () => (whole.best < Infinity ? unpadded(best) : null),
-    penalise(i, j, extra) {
-      points[i * M + j + 1]! += extra;
-    },
-    bestTotal: () => whole.best,
-  };
+  /** The assignment as it is, which may not close. */
+  current(): Int32Array {
+    return unpadded(this.where);
+  }
+
+  /** Best assignment met that closes, or null. */
+  best(): Int32Array | null {
+    return this.leastTotal < Infinity ? unpadded(this.bestWhere) : null;
+  }
+
+  /** Its objective in points, as the running sums have it; infinite without one. */
+  bestTotal(): number {
+    return this.leastTotal;
+  }
+
+  /** Makes it dearer by some points for thing i to lie in compartment j, from the next start on. */
+  penalise(i: number, j: number, points: number): void {
+    this.tables.points[i * this.tables.M + j + 1]! += points;
+  }
+
+  /** Balance and fairness of rider r, who carries `load` on the bike, which counts in it, and `body`. */
+  private balanceOf(
+    r: number,
+    left: number,
+    load: number,
+    front: number,
+    tail: number,
+    body: number,
+  ): number {
+    const { weights, bareFrontShare, baseG, fairG } = this.instance;
+    const { share, price } = this.tables;
+    const shift = front - bareFrontShare[r]! * load;
+    const unfair = load - baseG[r]! + body - fairG[r]!;
+    return (
+      weights.balance * (sidePoints(left) + tailPoints(tail) + share[r]! * (shift < 0 ? -shift : shift)) +
+      (unfair > 0 ? price.fair * unfair : 0)
+    );
+  }
+
+  private pairCost(at: number, other: number): number {
+    const { mirror, price } = this.tables;
+    return at === 0 && other === 0 ? 0 : at > 0 && other > 0 && mirror[at] === other ? 0 : price.pair;
+  }
+
+  private enter(i: number, c: number): void {
+    this.seat[i] = this.counts[c]!;
+    this.inside[c]![this.counts[c]!++] = i;
+    this.where[i] = c;
+  }
+
+  private leave(i: number, c: number): void {
+    const own = this.inside[c]!;
+    const last = own[(this.counts[c]! -= 1)]!;
+    own[this.seat[i]!] = last;
+    this.seat[last] = this.seat[i]!;
+  }
+
+  /** Counts a thing in another place: what that changes in how far its system is spread, in points. */
+  private count(i: number, from: number, to: number): number {
+    const { masks, present, spread } = this;
+    const { M, system, price } = this.tables;
+    const s = system[i]!;
+    let change = 0;
+    if (from > 0 && (present[s * M + from]! -= 1) === 0) {
+      masks[from]! &= ~(1 << s);
+      if ((spread[s]! -= 1) > 0) change -= price.spread;
+    }
+    if (to > 0 && (present[s * M + to]! += 1) === 1) {
+      masks[to]! |= 1 << s;
+      if ((spread[s]! += 1) > 1) change += price.spread;
+    }
+    return change;
+  }
+
+  /**
+   * Of what lies in `from` and may lie in `to`, but for things i, k and l, the one whose need is nearest to `ml`; none
+   * where each is further from it than `within`.
+   */
+  private nearest(
+    from: number,
+    to: number,
+    ml: number,
+    within: number,
+    i: number,
+    k: number,
+    l: number,
+  ): number {
+    const { M, needMl, allowed } = this.tables;
+    const own = this.inside[from]!;
+    let found = this.instance.n;
+    let least = within;
+    for (let p = this.counts[from]! - 1; p >= 0; p -= 1) {
+      const x = own[p]!;
+      const gap = needMl[x]! > ml ? needMl[x]! - ml : ml - needMl[x]!;
+      if (gap >= least || x === i || x === k || x === l || !allowed[x * M + to]) continue;
+      least = gap;
+      found = x;
+    }
+    return found;
+  }
+
+  /** What the pairs of things i, k, l and o change in points where each of these goes from a to b or back. */
+  private pairsChange(i: number, k: number, l: number, o: number, a: number, b: number): number {
+    const { where } = this;
+    const { pair } = this.tables;
+    let change = 0;
+    const after = (x: number): number =>
+      x === i || x === k || x === l || x === o ? (where[x] === a ? b : a) : where[x]!;
+    for (let part = 0; part < 4; part += 1) {
+      const x = part === 0 ? i : part === 1 ? k : part === 2 ? l : o;
+      const y = pair[x]!;
+      // Where both of a pair change places, that is told by the lower one.
+      if (y < 0 || (y < x && (y === i || y === k || y === l || y === o))) continue;
+      change += this.pairCost(after(x), after(y)) - this.pairCost(where[x]!, where[y]!);
+    }
+    return change;
+  }
 }
+
+const unpadded = (assignment: Int32Array) => assignment.map((c) => c - 1);

@@ -28,6 +28,7 @@ export interface AnnealTables {
   M: number;
   needMl: Float64Array;
   comfortMl: Float64Array;
+  stiffMl: Float64Array;
   massG: Float64Array;
   system: Int32Array;
   pair: Int32Array;
@@ -125,6 +126,7 @@ export function annealTables(instance: Instance, free: readonly number[]): Annea
     M,
     needMl: withNone(instance.needMl),
     comfortMl: withNone(instance.comfortMl),
+    stiffMl: withNone(instance.stiffMl),
     massG: withNone(instance.massG),
     system: Int32Array.from({ length: n + 1 }, (_, i) => (i === n ? S : instance.system[i]!)),
     pair: Int32Array.from({ length: n + 1 }, (_, i) => (i === n ? -1 : instance.pair[i]!)),

@@ -1,5 +1,4 @@
 import { fitIn, layChanged, overMlOf, type StiffLay } from '@/core/fit/fit';
-import { leastRoomMl } from '@/core/fit/split';
 import { quickLay } from '@/core/fit/known';
 import type { Thing } from '@/core/kit/thing';
 import type { Random } from '@/core/random';
@@ -11,6 +10,8 @@ import type { Instance } from './instance';
 interface Cost {
   overMl: number;
   order: number;
+  /** Things of the pairs of which the first lies under the second, one after the other; none where order is left out. */
+  under: readonly number[];
   /** How the stiff lie; null where it was not laid down. */
   lay: StiffLay | null;
 }
@@ -28,6 +29,8 @@ export class FitCosts {
   /** Of the assignment as it is, by compartment. */
   readonly overMl: Float64Array;
   readonly order: Float64Array;
+  /** By thing, in how many pairs of what must be dug out it takes part where it lies; stale on the floor. */
+  readonly involved: Int32Array;
   /** What the move last asked about would change, over both compartments. */
   changeOverMl = 0;
   changeOrder = 0;
@@ -47,6 +50,7 @@ export class FitCosts {
   private readonly usedMl: Float64Array;
   // The move last asked about.
   private readonly pending = { i: -1, a: -1, b: -1, k: -1 };
+  private readonly lotOf = new Map<string, number>();
   private readonly costs: [Cost, Cost] = [NOTHING, NOTHING];
 
   /**
@@ -68,11 +72,13 @@ export class FitCosts {
     this.known = Array.from({ length: m }, () => new Map<number, Cost>());
     this.where = new Int32Array(n).fill(-1);
     this.usedMl = new Float64Array(m);
-    this.leastMl = Float64Array.from(instance.outer, (lot) =>
-      lot.reduce((sum, thing) => sum + leastRoomMl(thing), 0),
-    );
+    this.leastMl = instance.leastMl;
     this.members = Array.from({ length: m }, () => new Int32Array(n));
     this.counts = new Int32Array(m);
+    this.involved = new Int32Array(n);
+    instance.outer.forEach((lot, i) => {
+      for (const { id } of lot) this.lotOf.set(id, i);
+    });
   }
 
   /** Takes up an assignment: compartment index of each thing, −1 for the floor. */
@@ -88,7 +94,15 @@ export class FitCosts {
       this.lays[j] = cost.lay;
       this.overMl[j] = cost.overMl;
       this.order[j] = cost.order;
+      this.involve(j, cost);
     }
+  }
+
+  /** Counts anew who takes part in what must be dug out of compartment j. */
+  private involve(j: number, { under }: Cost): void {
+    const own = this.members[j]!;
+    for (let p = 0; p < this.counts[j]!; p += 1) this.involved[own[p]!] = 0;
+    for (const i of under) this.involved[i]! += 1;
   }
 
   /**
@@ -128,6 +142,11 @@ export class FitCosts {
     return this.usedMl[b]! - without + this.leastMl[i]! <= this.instance.capacityMl[b]! + 1e-6;
   }
 
+  /** Litres of compartment j that nothing takes for sure, in millilitres. */
+  roomMl(j: number): number {
+    return this.instance.capacityMl[j]! - this.usedMl[j]!;
+  }
+
   /** Makes the move last asked about. */
   commit(): void {
     const { i, a, b, k } = this.pending;
@@ -137,11 +156,13 @@ export class FitCosts {
       this.lays[a] = this.costs[0].lay;
       this.overMl[a] = this.costs[0].overMl;
       this.order[a] = this.costs[0].order;
+      this.involve(a, this.costs[0]);
     }
     if (b >= 0) {
       this.lays[b] = this.costs[1].lay;
       this.overMl[b] = this.costs[1].overMl;
       this.order[b] = this.costs[1].order;
+      this.involve(b, this.costs[1]);
     }
   }
 
@@ -191,7 +212,7 @@ export class FitCosts {
     for (const i of lots) leastMl += this.leastMl[i]!;
     const capacity = instance.capacityMl[j]!;
     if (leastMl > capacity + 1e-6) {
-      const cost: Cost = { overMl: leastMl - capacity, order: 0, lay: null };
+      const cost: Cost = { overMl: leastMl - capacity, order: 0, under: [], lay: null };
       own.set(key, cost);
       return cost;
     }
@@ -201,7 +222,7 @@ export class FitCosts {
     const things = lots.flatMap((i) => instance.outer[i]!);
     const lay = this.layFor(j, things, out, into);
     if (this.carry) {
-      const cost = { overMl: overMlOf(chamber, things, lay), order: 0, lay };
+      const cost = { overMl: overMlOf(chamber, things, lay), order: 0, under: [], lay };
       own.set(key, cost);
       return cost;
     }
@@ -209,6 +230,7 @@ export class FitCosts {
     const cost: Cost = {
       overMl: fit.closes ? 0 : Math.max(1, fit.neededMl - capacity, noPlaceMl(instance, fit)),
       order: instance.weights.order * ORDER_POINTS * fit.under.length,
+      under: fit.under.flatMap(([a, b]) => [this.lotOf.get(a)!, this.lotOf.get(b)!]),
       lay,
     };
     own.set(key, cost);
@@ -225,7 +247,7 @@ export class FitCosts {
   }
 }
 
-const NOTHING: Cost = { overMl: 0, order: 0, lay: null };
+const NOTHING: Cost = { overMl: 0, order: 0, under: [], lay: null };
 
 /** Room that what found no place would need: the way back to what closes leads over less of it. */
 function noPlaceMl(instance: Instance, fit: { noPlace: readonly string[] }): number {

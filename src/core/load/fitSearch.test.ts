@@ -2,19 +2,22 @@ import fc from 'fast-check';
 import { DEMO_BAGS } from '@/core/demo/bags';
 import { demoPlan } from '@/core/demo/plan';
 import { knownFit } from '@/core/fit/known';
+import type { Thing } from '@/core/kit/thing';
 import { applyEdit } from '@/core/plan/apply';
 import { evaluate } from '@/core/plan/evaluate';
 import { factsOf } from '@/core/plan/facts';
 import type { Plan, Wish } from '@/core/plan/plan';
 import { loaded, randomThings, sampleBag, samplePlan, sampleThing } from '@/core/plan/samples';
 import { seededRandom } from '@/core/random';
+import { finish } from '../../../tests/support/finish';
 import { faults } from '../../../tests/support/placement';
+import { lowerBound } from './bound';
 import { FittedState } from './fitted';
 import { FitCosts } from './fitCosts';
 import { searchLoad } from './fitSearch';
-import { compileInstance } from './instance';
-import { judged, loader, runLoader } from './loader';
-import { objectiveOf } from './objective';
+import { compileInstance, withLeastRoom } from './instance';
+import { boundByFit, judged, loader, runLoader } from './loader';
+import { brokenRules, objectiveOf } from './objective';
 import { optionsOf } from './search';
 
 const seeds = fc.integer({ min: 1, max: 1_000_000 });
@@ -83,6 +86,71 @@ describe('a load', () => {
     if (report.done) throw new Error('There is a first report.');
     const stopped = first.next(true);
     expect(stopped.done && stopped.value.objective).toBeCloseTo(report.value.best, 6);
+  });
+});
+
+describe('the bound of the loader', () => {
+  test('is never above a load that closes by how things lie, though litres alone would not let it', () => {
+    let denser = 0;
+    fc.assert(
+      fc.property(seeds, fc.integer({ min: 1, max: 11 }), (seed, bags) => {
+        // Soft things fill the gaps between the stiff, which litres alone count as lost.
+        const things = randomThings(seededRandom(seed), 60);
+        const instance = compileInstance(samplePlan({ bags: DEMO_BAGS.slice(0, bags), things }));
+        const where = finish(searchLoad(instance, seededRandom(seed), 3));
+        const { total, sound } = judged(instance, where);
+        expect(sound).toBe(true);
+        expect(boundByFit(instance, total)).toBeLessThanOrEqual(total + 1e-6);
+        // Whatever closes so closes by least room too.
+        expect(brokenRules(withLeastRoom(instance), where)).toEqual([]);
+        if (brokenRules(instance, where).length > 0) denser += 1;
+      }),
+      { numRuns: 15 },
+    );
+    expect(denser).toBeGreaterThan(0);
+  });
+
+  test('holds for a small set of stiff things that all go in, where litres would leave one', () => {
+    // Three blocks of 100 x 60 x 60 mm in a box of 300 x 60 x 60: nothing is left over, and no gaps.
+    const block = (id: string) =>
+      sampleThing(id, {
+        form: { kind: 'box', lengthMm: 100, widthMm: 60, heightMm: 60 },
+        need: 'must',
+        volumeMl: 360,
+      });
+    const box = sampleBag('pouch', 'bar bag', {
+      solid: { kind: 'box', lengthMm: 300, widthMm: 60, heightMm: 60 },
+      statedMl: null,
+    });
+    const plan = samplePlan({ bags: [box], things: ['a', 'b', 'c'].map(block) });
+    const instance = compileInstance(plan);
+    const where = finish(searchLoad(instance, seededRandom(1), 2));
+    expect(Array.from(where)).toEqual([0, 0, 0]);
+    const { total } = judged(instance, where);
+    expect(boundByFit(instance, total)).toBeLessThanOrEqual(total + 1e-6);
+    expect(lowerBound(instance)).toBeGreaterThan(total);
+  });
+});
+
+describe('what is left behind', () => {
+  test('a large thing that is needed displaces several small ones, though none of them alone makes room', () => {
+    // 1500 ml: four pouches of 370 ml for comfort lie in it first, and what is needed takes 1200.
+    const soft = (id: string, volumeMl: number, need: Thing['need']) =>
+      sampleThing(id, { form: { kind: 'soft', looseMl: volumeMl }, volumeMl, need });
+    const plan = samplePlan({
+      bags: [sampleBag('roll', 'bar roll', { statedMl: 1500 })],
+      things: [...['a', 'b', 'c', 'd'].map((id) => soft(id, 350, 'nice')), soft('quilt', 1200, 'must')],
+    });
+    const instance = compileInstance(plan);
+    const free = instance.things.map((_, i) => i);
+    const fitted = new FittedState(instance);
+    fitted.restore(free, [0, 0, 0, 0, -1]);
+    expect(fitted.closes()).toBe(true);
+    const before = fitted.total;
+    fitted.descend(free, optionsOf(instance, free));
+    expect(fitted.state.where[4]).toBe(0);
+    expect(fitted.closes()).toBe(true);
+    expect(fitted.total).toBeLessThan(before);
   });
 });
 

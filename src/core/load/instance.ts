@@ -1,3 +1,4 @@
+import { leastRoomMl } from '@/core/fit/split';
 import { SYSTEMS, thingMassG, type Thing } from '@/core/kit/thing';
 import { holdersOf } from '@/core/kit/nests';
 import { bikeFactsOf } from '@/core/plan/bikeFacts';
@@ -26,6 +27,9 @@ export interface Instance {
   r: number;
   needMl: Float64Array;
   comfortMl: Float64Array;
+  /** Room each takes whatever lies beside it, and the part of that which is stiff. */
+  leastMl: Float64Array;
+  stiffMl: Float64Array;
   massG: Float64Array;
   system: Int32Array;
   leave: Float64Array;
@@ -205,6 +209,8 @@ export function compileInstance(plan: Plan): Instance {
     r: riders.length,
     needMl: sum(outer, neededMl),
     comfortMl: sum(outer, comfortableMl),
+    leastMl: sum(outer, leastRoomMl),
+    stiffMl: sum(outer, (thing) => (thing.form.kind === 'soft' ? 0 : leastRoomMl(thing))),
     massG,
     system: Int32Array.from(things, (thing) => SYSTEMS.indexOf(thing.system)),
     leave: sum(members, (thing) => LEAVE_POINTS[thing.need] * weightOf(plan, 'left behind')),
@@ -247,3 +253,9 @@ export function compileInstance(plan: Plan): Instance {
     weights: Object.fromEntries(TERMS.map((term) => [term, weightOf(plan, term)])) as Record<Term, number>,
   };
 }
+
+/**
+ * The same problem where a compartment closes whenever no shape could keep it from closing: stiff things take their own
+ * volume and no gaps. Whatever closes by how things lie closes by this too, so that a bound on this one holds for both.
+ */
+export const withLeastRoom = (instance: Instance): Instance => ({ ...instance, needMl: instance.leastMl });

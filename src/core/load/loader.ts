@@ -6,7 +6,7 @@ import { seededRandom } from '@/core/random';
 import { lowerBound } from './bound';
 import { linearPoints, TERMS, type Term } from './costs';
 import { explainLoad, type Reason } from './explain';
-import { compileInstance, type Instance } from './instance';
+import { compileInstance, withLeastRoom, type Instance } from './instance';
 import { brokenRules, objectiveOf } from './objective';
 import { FitCosts } from './fitCosts';
 import { ROUNDS, searchLoad } from './fitSearch';
@@ -59,7 +59,7 @@ export function* loader(
   const instance = compileInstance(plan);
   const rounds = Math.max(1, Math.round(ROUNDS * (options.effort ?? 1)));
   const run = searchLoad(instance, seededRandom(options.seed ?? 1), rounds, (known) =>
-    lowerBound(instance, known),
+    boundByFit(instance, known),
   );
   let best = instance.start;
   for (let step = run.next(); ; step = run.next()) {
@@ -70,6 +70,13 @@ export function* loader(
     if (yield { done: step.value.done, best: step.value.best, left }) return propose(plan, instance, best);
   }
 }
+
+/**
+ * A bound on the loads that close by how things lie. Litres alone say too much of what does not close: stiff things that
+ * happen to lie well take less room than they are counted with.
+ */
+export const boundByFit = (instance: Instance, known: number): number =>
+  lowerBound(withLeastRoom(instance), known);
 
 /** Runs the loader to its end. */
 export function runLoader(plan: Plan, options: LoadOptions = {}): LoadProposal {
@@ -110,7 +117,7 @@ function propose(plan: Plan, instance: Instance, found: Int32Array): LoadProposa
     edit: { kind: 'several', label: 'Load for me', edits: [{ kind: 'place', moves }] },
     objective: total,
     before: atStart.total,
-    bound: Math.min(lowerBound(instance, total), total),
+    bound: Math.min(boundByFit(instance, total), total),
     terms: termsOf(plan, instance, where),
     reasons: explainLoad(plan, instance, where),
     leave,

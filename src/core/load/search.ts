@@ -1,5 +1,5 @@
 import type { Random } from '@/core/random';
-import { annealerFor } from './anneal';
+import { Annealer } from './anneal';
 import type { Instance } from './instance';
 import { LoadState } from './state';
 
@@ -82,7 +82,7 @@ export function* searchByVolume(
   yield { done: 0, best: bestTotal };
   if (free.length === 0 || instance.m === 0) return best;
 
-  const annealer = annealerFor(instance, free, pinnedOverMl, random);
+  const annealer = new Annealer(instance, free, pinnedOverMl, random);
   /** Best load that closes of one annealing from a given load; null where it met none. */
   const anneal = (from: Int32Array, hot: number, count: number): Line | null => {
     annealer.start(from);

@@ -1,0 +1,101 @@
+import fc from 'fast-check';
+import { DEMO_BAGS } from '@/core/demo/bags';
+import { partyOf, randomThings, samplePlan } from '@/core/plan/samples';
+import { seededRandom } from '@/core/random';
+import { Annealer } from './anneal';
+import { annealTables } from './annealTables';
+import { compileInstance } from './instance';
+import { brokenRules, objectiveOf } from './objective';
+
+const seeds = fc.integer({ min: 1, max: 1_000_000 });
+/** Every other one has a fellow rider. */
+const instanceOf = (seed: number, n: number, bags = 11) => {
+  const alone = samplePlan({
+    bags: DEMO_BAGS.slice(0, bags),
+    things: randomThings(seededRandom(seed), n),
+    wishes: [{ kind: 'a side each', thingIds: ['thing-0', 'thing-1'] }],
+  });
+  return compileInstance(seed % 2 ? partyOf(alone, seed) : alone);
+};
+
+describe('the annealing', () => {
+  test('its steepest change of balance and fairness is never less than what any shift of mass changes', () => {
+    fc.assert(
+      fc.property(seeds, (seed) => {
+        const random = seededRandom(seed);
+        const instance = instanceOf(seed, 30);
+        const { steep, M } = annealTables(instance, []);
+        const where = Int32Array.from({ length: 30 }, () => Math.floor(random() * M) - 1);
+        const before = objectiveOf(instance, where);
+        for (let k = 0; k < 20; k += 1) {
+          const i = Math.floor(random() * 30);
+          const to = Math.floor(random() * M) - 1;
+          const after = objectiveOf(
+            instance,
+            where.map((j, x) => (x === i ? to : j)),
+          );
+          const change = Math.abs(after.balance + after.fair - before.balance - before.fair);
+          const most = steep[(where[i]! + 1) * M + to + 1]! * instance.massG[i]!;
+          expect(change).toBeLessThanOrEqual(most + 1e-9);
+        }
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  test('its running sums are those of the assignment, started anywhere, pinned or not; what it calls best keeps every rule', () => {
+    fc.assert(
+      fc.property(
+        seeds,
+        fc.integer({ min: 3, max: 60 }),
+        fc.integer({ min: 1, max: 11 }),
+        (seed, n, bags) => {
+          const instance = instanceOf(seed, n, bags);
+          const free = Array.from({ length: n }, (_, i) => i);
+          const annealer = new Annealer(instance, free, 0, seededRandom(seed));
+          annealer.start(new Int32Array(n).fill(-1));
+          for (const hot of [60, 10]) {
+            annealer.run({ hot, cold: 0.5 }, 3_000);
+            const best = annealer.best()!;
+            expect(brokenRules(instance, best)).toEqual([]);
+            // Started again from its own best, its first best is that assignment, by its own sums.
+            annealer.start(best);
+            expect(annealer.best()).toEqual(best);
+            expect(annealer.bestTotal()).toBeCloseTo(objectiveOf(instance, best).total, 6);
+            expect(annealer.current()).toEqual(best);
+          }
+          annealer.run({ hot: 5, cold: 0.1 }, 5_000);
+          expect(annealer.bestTotal()).toBeCloseTo(objectiveOf(instance, annealer.best()!).total, 5);
+        },
+      ),
+      { numRuns: 40 },
+    );
+  });
+
+  test('what it calls best holds no more stiff things anywhere than told, and what is told may change between starts', () => {
+    fc.assert(
+      fc.property(seeds, fc.integer({ min: 30, max: 60 }), (seed, n) => {
+        const instance = instanceOf(seed, n);
+        const free = Array.from({ length: n }, (_, i) => i);
+        const stiffCapacityMl = new Float64Array(instance.m);
+        const annealer = new Annealer(instance, free, 0, seededRandom(seed), { stiffCapacityMl });
+        const heldBy = (share: number) => {
+          instance.capacityMl.forEach((ml, j) => (stiffCapacityMl[j] = share * ml));
+          annealer.start(new Int32Array(n).fill(-1));
+          annealer.run({ hot: 15, cold: 0.1 }, 20_000);
+          const best = annealer.best()!;
+          expect(brokenRules(instance, best)).toEqual([]);
+          const held = new Float64Array(instance.m);
+          best.forEach((j, i) => {
+            if (j >= 0) held[j]! += instance.stiffMl[i]!;
+          });
+          held.forEach((ml, j) => expect(ml).toBeLessThanOrEqual(stiffCapacityMl[j]! + 1e-5));
+          return held.reduce((sum, ml) => sum + ml, 0);
+        };
+        expect(heldBy(0)).toBe(0);
+        expect(heldBy(0.3)).toBeGreaterThan(0);
+      }),
+      { numRuns: 25 },
+    );
+  });
+});
