@@ -16,6 +16,7 @@ import { BagSection } from './BagSection';
 import { DropBag } from './DropBag';
 import { Floor } from './Floor';
 import { LoadBar } from './LoadBar';
+import { useLoader } from './LoaderProvider';
 import { RiderSwitch } from './RiderSwitch';
 import { ThingInHand } from './ThingInHand';
 import { useBoard, type Destination } from './useBoard';
@@ -34,6 +35,9 @@ export function Board() {
     useSensor(TouchSensor, { activationConstraint: { delay: 180, tolerance: 8 } }),
   );
   useBoardKeys(board);
+  const { ready } = useLoader();
+  const readyOnce = useRef(ready);
+  useEffect(() => readyOnce.current(), []);
   // Every other stage is about the rider's own bike.
   const ownBike = useRef(() => chooseRider(null));
   useEffect(() => ownBike.current, []);

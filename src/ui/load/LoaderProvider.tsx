@@ -24,6 +24,8 @@ interface Value {
   changes: ChangesState;
   /** The load kept to compare with, and where it came from. */
   kept: { load: readonly LoadEntry[]; name: string } | null;
+  /** Has the loader warm for what the rider will ask on the board. */
+  ready(): void;
   /** `longer` looks ten times as long, on from the load as it is. */
   run(longer?: boolean): void;
   /** Ends the search with the best it has. */
@@ -49,27 +51,55 @@ export function LoaderProvider({ children }: { children: ReactNode }) {
   const [state, setState] = useState<LoaderState>({ kind: 'idle' });
   const [changes, setChanges] = useState<ChangesState>({ kind: 'idle' });
   const [kept, setKept] = useState<Value['kept']>(null);
-  const worker = useRef<{ own: Worker; remote: Remote<LoadWorker>; plan: Plan } | null>(null);
+  /** One worker for all searches, from the first on: it keeps what it has compiled and what it knows of the kit. */
+  const worker = useRef<{ own: Worker; remote: Remote<LoadWorker> } | null>(null);
+  const job = useRef<{ plan: Plan; onFail: () => void } | null>(null);
   const watch = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
 
-  const end = () => {
-    clearTimeout(watch.current);
+  const theWorker = () => {
+    if (worker.current) return worker.current.remote;
+    const own = new Worker(new URL('../../workers/load.worker.ts', import.meta.url), { type: 'module' });
+    worker.current = { own, remote: wrap<LoadWorker>(own) };
+    own.onerror = () => {
+      if (worker.current?.own !== own) return;
+      dismissWorker();
+      job.current?.onFail();
+    };
+    return worker.current.remote;
+  };
+  const dismissWorker = () => {
     worker.current?.own.terminate();
     worker.current = null;
   };
-  useEffect(() => end, []);
+  /** Nothing is under way any more. */
+  const end = () => {
+    clearTimeout(watch.current);
+    if (job.current) void worker.current?.remote.rest();
+    job.current = null;
+  };
+  useEffect(
+    () => () => {
+      clearTimeout(watch.current);
+      dismissWorker();
+    },
+    [],
+  );
 
   const begin = (plan: Plan, onFail: () => void) => {
     end();
-    const own = new Worker(new URL('../../workers/load.worker.ts', import.meta.url), { type: 'module' });
-    worker.current = { own, remote: wrap<LoadWorker>(own), plan };
-    own.onerror = () => worker.current?.own === own && onFail();
+    const own = { plan, onFail };
+    job.current = own;
+    const isCurrent = () => job.current === own;
     const alive = () => {
       clearTimeout(watch.current);
-      watch.current = setTimeout(() => worker.current?.own === own && onFail(), SILENT_MS);
+      watch.current = setTimeout(() => {
+        if (!isCurrent()) return;
+        dismissWorker();
+        onFail();
+      }, SILENT_MS);
     };
     alive();
-    return { remote: worker.current.remote, isCurrent: () => worker.current?.own === own, alive };
+    return { remote: theWorker(), isCurrent, alive };
   };
 
   const search = (longer: boolean, again: boolean) => {
@@ -97,7 +127,7 @@ export function LoaderProvider({ children }: { children: ReactNode }) {
     });
     remote.load(plan, { seed: 1, effort: longer ? 10 : 1 }, onProgress).then(
       (proposal) => {
-        if (!isCurrent()) return;
+        if (!isCurrent() || !proposal) return;
         end();
         if (proposal.moved > 0 && store.edit(proposal.edit))
           setKept({ load: plan.load, name: 'before loading' });
@@ -110,7 +140,7 @@ export function LoaderProvider({ children }: { children: ReactNode }) {
   // What the rider changes meanwhile makes another problem: the search begins again behind it.
   useEffect(() =>
     store.subscribe(() => {
-      if (state.kind === 'working' && worker.current && store.getView().draft.plan !== worker.current.plan)
+      if (state.kind === 'working' && job.current && store.getView().draft.plan !== job.current.plan)
         search(state.longer, false);
     }),
   );
@@ -119,6 +149,10 @@ export function LoaderProvider({ children }: { children: ReactNode }) {
     state,
     changes,
     kept,
+    ready: () => {
+      const { plan } = store.getView().draft;
+      if (!worker.current && !cannotLoad(plan)) theWorker().warm(plan).catch(dismissWorker);
+    },
     run: (longer = false) => search(longer, false),
     take: () => void worker.current?.remote.stop(),
     cancel: () => {
@@ -146,7 +180,7 @@ export function LoaderProvider({ children }: { children: ReactNode }) {
       });
       remote.smallestChange(plan, onProgress).then(
         (found) => {
-          if (!isCurrent()) return;
+          if (!isCurrent() || !found) return;
           end();
           setChanges({ kind: 'done', found });
         },
