@@ -9,7 +9,8 @@ import { FILLINGS } from '@/core/plan/plan';
 import { compartmentsOf } from '@/core/plan/where';
 import { Choice } from '@/ui/shared/Choice';
 import { Working } from '@/ui/shared/States';
-import { useLoader, type LoaderState } from './LoaderProvider';
+import { useLoader } from './LoaderProvider';
+import type { LoaderState } from './loaderStore';
 import { useBoard } from './useBoard';
 import styles from './LoadBar.module.css';
 
@@ -17,7 +18,7 @@ const LoadComparison = lazy(() => import('./LoadComparison'));
 
 /** Load for me: start, progress, cancel, what came of it, and comparing it with another load. */
 export function LoadBar() {
-  const { state, kept, run, take, cancel, dismiss, keep, forget } = useLoader();
+  const { state, kept, run, take, cancel, keep, forget } = useLoader();
   const { draft, store } = useBoard();
   const [comparing, setComparing] = useState(false);
   return (
@@ -71,7 +72,7 @@ export function LoadBar() {
               {state.reason}
             </p>
           )}
-          {state.kind === 'done' && <Outcome proposal={state.proposal} onClose={dismiss} />}
+          {state.kind === 'done' && <Outcome proposal={state.proposal} onClose={cancel} />}
         </>
       )}
       {kept && comparing && (

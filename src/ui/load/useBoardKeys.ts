@@ -12,7 +12,7 @@ const isBusy = (target: EventTarget | null): boolean =>
 
 /** The board by keyboard alone: arrows choose, a letter puts, and a key each for the rest. */
 export function useBoardKeys(board: BoardActions): void {
-  const { state, run, cancel, dismiss } = useLoader();
+  const { state, run, cancel } = useLoader();
 
   /** The next thing in the direction of the arrow, by where things lie on the screen. */
   const choose = (key: string): boolean => {
@@ -54,8 +54,7 @@ export function useBoardKeys(board: BoardActions): void {
       return true;
     }
     if (event.key === 'Escape') {
-      if (state.kind === 'working') cancel();
-      else if (state.kind !== 'idle') dismiss();
+      if (state.kind !== 'idle') cancel();
       else if (board.thingId) board.chooseThing(null);
       else board.chooseBag(null);
       return true;

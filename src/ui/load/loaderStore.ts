@@ -1,0 +1,230 @@
+import { cannotLoad } from '@/core/load/cannotLoad';
+import type { LoaderProgress, LoadOptions, LoadProposal } from '@/core/load/loader';
+import type { SmallestChange } from '@/core/load/smallestChange';
+import type { Edit } from '@/core/plan/edit';
+import type { LoadEntry, Plan } from '@/core/plan/plan';
+
+export type LoaderState =
+  | { kind: 'idle' }
+  | { kind: 'working'; progress: LoaderProgress | null; longer: boolean }
+  | { kind: 'done'; proposal: LoadProposal }
+  | { kind: 'failed'; reason: string };
+
+/** What would let everything in: not asked, being tried, or found. */
+export type ChangesState =
+  { kind: 'idle' } | { kind: 'working'; done: number } | { kind: 'done'; found: SmallestChange };
+
+export interface LoaderView {
+  state: LoaderState;
+  changes: ChangesState;
+  /** The load kept to compare with, and where it came from. */
+  kept: { load: readonly LoadEntry[]; name: string } | null;
+}
+
+/** The loader in a thread of its own; what is asked anew answers null to what was asked before. */
+export interface LoaderThread {
+  load(
+    plan: Plan,
+    options: LoadOptions,
+    onProgress: (progress: LoaderProgress) => void,
+  ): Promise<LoadProposal | null>;
+  smallestChange(plan: Plan, onProgress: (done: number) => void): Promise<SmallestChange | null>;
+  warm(plan: Plan): Promise<void>;
+  stop(): Promise<void>;
+  rest(): Promise<void>;
+  /** Ends the thread, whatever it is doing. */
+  end(): void;
+}
+
+/** The part of the plan's store that the loader needs. */
+export interface Plans {
+  getView(): { draft: { plan: Plan } };
+  edit(edit: Edit): boolean;
+  subscribe(listener: () => void): () => void;
+}
+
+/** What the loader's store asks of the page; tests hand in their own. */
+export interface LoaderSurroundings {
+  makeThread(onDeath: () => void): LoaderThread;
+  /** Calls back later; returns what takes the call back. */
+  later(run: () => void, ms: number): () => void;
+}
+
+/** A search that says nothing for so long has died; it is begun again once. */
+export const SILENT_MS = 20_000;
+
+interface Job {
+  plan: Plan;
+  onFail: () => void;
+}
+
+/**
+ * Has the loader look for a load, and puts it on the plan as one step that can be undone. An edit meanwhile is taken at
+ * once, and the search begins again behind it. One thread serves all searches, from the first on: it keeps what the
+ * engine has compiled and what is known of the kit. One that dies, or falls silent, is replaced.
+ */
+export class LoaderStore {
+  private view: LoaderView = { state: { kind: 'idle' }, changes: { kind: 'idle' }, kept: null };
+  private readonly listeners = new Set<() => void>();
+  private thread: LoaderThread | null = null;
+  private job: Job | null = null;
+  private unwatch: () => void = () => undefined;
+
+  constructor(
+    private readonly plans: Plans,
+    private readonly surroundings: LoaderSurroundings,
+  ) {}
+
+  readonly subscribe = (listener: () => void): (() => void) => {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  };
+  readonly getView = (): LoaderView => this.view;
+
+  /** Follows the plan until what it returns is called, which ends the thread too. */
+  readonly start = (): (() => void) => {
+    const leave = this.plans.subscribe(() => {
+      const { state } = this.view;
+      // What the rider changes meanwhile makes another problem.
+      if (state.kind === 'working' && this.job && this.plan() !== this.job.plan)
+        this.search(state.longer, false);
+    });
+    return () => {
+      leave();
+      this.finish();
+      this.dismissThread();
+    };
+  };
+
+  /** Has the thread warm for what the rider may ask next. */
+  readonly ready = (): void => {
+    const plan = this.plan();
+    if (this.thread || cannotLoad(plan)) return;
+    this.theThread()
+      .warm(plan)
+      .catch(() => this.dismissThread());
+  };
+
+  /** `longer` looks ten times as long, on from the load as it is. */
+  readonly run = (longer = false): void => this.search(longer, false);
+
+  /** Ends the search with the best it has. */
+  readonly take = (): void => void this.thread?.stop();
+
+  /** Lets go of what is under way, and of what came of the last. */
+  readonly cancel = (): void => {
+    this.finish();
+    this.set({ state: { kind: 'idle' }, changes: { kind: 'idle' } });
+  };
+
+  readonly findChanges = (): void => {
+    const plan = this.plan();
+    const fail = () => {
+      this.finish();
+      this.set({ changes: { kind: 'idle' } });
+    };
+    const { job, thread } = this.begin(plan, fail);
+    this.set({ changes: { kind: 'working', done: 0 } });
+    const onProgress = (done: number) => {
+      if (this.job !== job) return;
+      this.heard();
+      this.set({ changes: { kind: 'working', done } });
+    };
+    thread.smallestChange(plan, onProgress).then(
+      (found) => {
+        if (this.job !== job || !found) return;
+        this.finish();
+        this.set({ changes: { kind: 'done', found } });
+      },
+      () => this.job === job && fail(),
+    );
+  };
+
+  readonly keep = (load: readonly LoadEntry[], name: string): void => this.set({ kept: { load, name } });
+  readonly forget = (): void => this.set({ kept: null });
+
+  private search(longer: boolean, again: boolean): void {
+    const plan = this.plan();
+    const obstacle = cannotLoad(plan);
+    if (obstacle) {
+      this.finish();
+      return this.set({ state: { kind: 'failed', reason: obstacle } });
+    }
+    const fail = () => {
+      this.finish();
+      if (!again) return this.search(longer, true);
+      this.set({
+        state: {
+          kind: 'failed',
+          reason: 'The loader stopped unexpectedly, twice. Your load is as it was. Run it again.',
+        },
+      });
+    };
+    const { job, thread } = this.begin(plan, fail);
+    this.set({ state: { kind: 'working', progress: null, longer }, changes: { kind: 'idle' } });
+    const onProgress = (progress: LoaderProgress) => {
+      if (this.job !== job) return;
+      this.heard();
+      this.set({ state: { kind: 'working', progress, longer } });
+    };
+    thread.load(plan, { seed: 1, effort: longer ? 10 : 1 }, onProgress).then(
+      (proposal) => {
+        if (this.job !== job || !proposal) return;
+        this.finish();
+        if (proposal.moved > 0 && this.plans.edit(proposal.edit))
+          this.set({ kept: { load: plan.load, name: 'before loading' } });
+        this.set({ state: { kind: 'done', proposal } });
+      },
+      () => this.job === job && fail(),
+    );
+  }
+
+  private plan(): Plan {
+    return this.plans.getView().draft.plan;
+  }
+
+  private begin(plan: Plan, onFail: () => void): { job: Job; thread: LoaderThread } {
+    this.finish();
+    const job = { plan, onFail };
+    this.job = job;
+    this.heard();
+    return { job, thread: this.theThread() };
+  }
+
+  /** The search under way lives: it has so long again. */
+  private heard(): void {
+    this.unwatch();
+    this.unwatch = this.surroundings.later(() => {
+      this.dismissThread();
+      this.job?.onFail();
+    }, SILENT_MS);
+  }
+
+  /** Nothing is under way any more. */
+  private finish(): void {
+    this.unwatch();
+    this.unwatch = () => undefined;
+    if (this.job) void this.thread?.rest();
+    this.job = null;
+  }
+
+  private theThread(): LoaderThread {
+    if (this.thread) return this.thread;
+    const thread = this.surroundings.makeThread(() => {
+      if (this.thread !== thread) return;
+      this.dismissThread();
+      this.job?.onFail();
+    });
+    return (this.thread = thread);
+  }
+
+  private dismissThread(): void {
+    this.thread?.end();
+    this.thread = null;
+  }
+
+  private set(change: Partial<LoaderView>): void {
+    this.view = { ...this.view, ...change };
+    for (const listener of this.listeners) listener();
+  }
+}
