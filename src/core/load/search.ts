@@ -30,8 +30,6 @@ const COLD = 0.1;
 const MOVES_PER_ANNEALING = 120_000;
 /** A short search has as many of them all the same, each shorter. */
 const LEAST_ANNEALINGS = 8;
-/** One repacking of a few bags for so many moves of annealing, at the end. */
-const MOVES_PER_REPACKING = 12_000;
 
 export interface VolumeProgress {
   /** 0 to 1. */
@@ -49,7 +47,7 @@ interface Line {
 /**
  * Looks for the assignment of least objective that keeps every hard rule: a greedy start, several annealings from there,
  * then annealings that each begin from the best of a few lines (Kirkpatrick et al. 1983; cycled as by Möbius et al. 1997),
- * then repacking a few bags at a time, then descent until no single move or swap helps. Only assignments that keep every
+ * then descent until no single move or swap helps. Only assignments that keep every
  * hard rule are ever taken for the best, so whatever is best so far may be ridden; the first one is there before the first
  * report.
  *
@@ -103,7 +101,7 @@ export function* searchByVolume(
   for (let k = 0; k < STARTS && moves > 0; k += 1) {
     const line = anneal(start, START_HOT, perStart);
     if (line) lines.push(line);
-    yield { done: (0.9 * STARTS_SHARE * (k + 1)) / STARTS, best: bestTotal };
+    yield { done: (STARTS_SHARE * (k + 1)) / STARTS, best: bestTotal };
   }
   if (lines.length === 0) lines.push({ where: best, total: bestTotal });
   lines.sort(byTotal).length = Math.min(lines.length, LINES);
@@ -113,15 +111,9 @@ export function* searchByVolume(
     const hot = HOTS[Math.floor(round / lines.length) % HOTS.length]!;
     const found = anneal(line.where, hot, perRound);
     if (found && found.total < line.total) Object.assign(line, found);
-    yield { done: 0.9 * (STARTS_SHARE + ((1 - STARTS_SHARE) * (round + 1)) / rounds), best: bestTotal };
+    yield { done: STARTS_SHARE + ((1 - STARTS_SHARE) * (round + 1)) / rounds, best: bestTotal };
   }
   restore(state, free, best);
-  const repackings = Math.floor(moves / MOVES_PER_REPACKING);
-  for (let repacking = 0; repacking < repackings; repacking += 1) {
-    repack(instance, state, free, options, random);
-    if (repacking % 64 === 63)
-      yield { done: 0.9 + 0.1 * (repacking / repackings), best: Math.min(bestTotal, state.total) };
-  }
   descend(state, free, options);
   keep();
   yield { done: 1, best: bestTotal };
@@ -164,51 +156,6 @@ function greedy(instance: Instance, state: LoadState, order: readonly number[]):
 function restore(state: LoadState, free: readonly number[], where: Int32Array): void {
   for (const i of free) state.put(i, -1);
   for (const i of free) state.put(i, where[i]!);
-}
-
-/**
- * Empties a few compartments and packs them anew in a shuffled order, each thing where it costs least; kept when
- * it is no worse (large neighbourhood search, Shaw 1998). Finds exchanges of several things at once, which are
- * what is left to gain when every bag is nearly full.
- */
-function repack(
-  instance: Instance,
-  state: LoadState,
-  free: readonly number[],
-  options: readonly Int32Array[],
-  random: Random,
-): void {
-  const emptied = new Set<number>();
-  const count = Math.min(instance.m, 2 + Math.floor(random() * 2));
-  while (emptied.size < count) emptied.add(Math.floor(random() * instance.m));
-  const out: { a: number; was: number; key: number }[] = [];
-  free.forEach((i, a) => {
-    const was = state.where[i]!;
-    // One thing in twelve stays, so that no two repackings of the same bags are alike.
-    if (was >= 0 ? !emptied.has(was) || random() < 1 / 12 : random() < 0.5) return;
-    out.push({ a, was, key: instance.leave[i]! * 1e6 + instance.needMl[i]! * (0.4 + 1.2 * random()) });
-  });
-  const before = state.total;
-  for (const { a } of out) state.put(free[a]!, -1);
-  out.sort((p, q) => q.key - p.key);
-  for (const { a } of out) {
-    const i = free[a]!;
-    let best = -1;
-    let bestTotal = state.total;
-    for (const j of options[a]!) {
-      if (!state.canPut(i, j)) continue;
-      state.put(i, j);
-      if (state.total < bestTotal) {
-        bestTotal = state.total;
-        best = j;
-      }
-      state.put(i, -1);
-    }
-    state.put(i, best);
-  }
-  if (state.total <= before + 1e-9) return;
-  for (const { a } of out) state.put(free[a]!, -1);
-  for (const { a, was } of out) state.put(free[a]!, was);
 }
 
 /** Takes every single move and swap that helps until none does. */
