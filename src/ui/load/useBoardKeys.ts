@@ -2,6 +2,7 @@
 
 import { useWindowEvent } from '@mantine/hooks';
 import { useLoader } from './LoaderProvider';
+import { nextOnScreen } from './nextOnScreen';
 import { spotByLetter, type BoardActions } from './useBoard';
 
 /** True where a key is the page's own business: in a field, a menu or a dialog. */
@@ -18,31 +19,17 @@ export function useBoardKeys(board: BoardActions): void {
   const choose = (key: string): boolean => {
     const options = [...document.querySelectorAll<HTMLElement>('[data-thing]')];
     if (options.length === 0) return false;
-    const current = options.find((option) => option.dataset.thing === board.thingId);
-    if (!current) {
+    if (!options.some((option) => option.dataset.thing === board.thingId)) {
       const open = document.querySelector<HTMLElement>('[role="listbox"]:focus [data-thing]');
       board.chooseThing((open ?? options[0]!).dataset.thing!);
       return true;
     }
-    const list = current.closest('[role="listbox"]');
-    const at = options.indexOf(current);
-    if (key === 'ArrowRight' || key === 'ArrowLeft') {
-      const next = options[at + (key === 'ArrowRight' ? 1 : -1)];
-      if (next) board.chooseThing(next.dataset.thing!);
-      return true;
-    }
-    const from = current.getBoundingClientRect();
-    const down = key === 'ArrowDown';
-    let best: { option: HTMLElement; row: number; aside: number } | null = null;
-    for (const option of options) {
-      const box = option.getBoundingClientRect();
-      const row = down ? box.top - from.top : from.top - box.top;
-      if (row < 4) continue;
-      const aside = Math.abs(box.left - from.left) + (option.closest('[role="listbox"]') === list ? 0 : 2000);
-      if (!best || row < best.row - 4 || (row < best.row + 4 && aside < best.aside))
-        best = { option, row, aside };
-    }
-    if (best) board.chooseThing(best.option.dataset.thing!);
+    const shown = options.map((option) => {
+      const { left, top } = option.getBoundingClientRect();
+      return { id: option.dataset.thing!, list: option.closest('[role="listbox"]'), left, top };
+    });
+    const next = nextOnScreen(shown, board.thingId!, key);
+    if (next) board.chooseThing(next);
     return true;
   };
 
