@@ -287,7 +287,8 @@ export class Annealer {
         oTo * (points[o * M + b]! - points[o * M + a]!);
       const dc = comfortMl[i]! - comfortMl[k]! + lTo * comfortMl[l]! + oTo * comfortMl[o]!;
       const dm = massG[i]! - massG[k]! + lTo * massG[l]! + oTo * massG[o]!;
-      const ds = stiffMl[i]! - stiffMl[k]! + lTo * stiffMl[l]! + oTo * stiffMl[o]!;
+      const ds =
+        stiffCapacityMl === null ? 0 : stiffMl[i]! - stiffMl[k]! + lTo * stiffMl[l]! + oTo * stiffMl[o]!;
       let dOver = 0;
       if (stiffCapacityMl !== null && ds !== 0) {
         if (a > 0) {
