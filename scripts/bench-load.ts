@@ -1,11 +1,12 @@
 // npm run bench:load -- [--seed S] [--things N] [--seconds T]: our search against the HiGHS solver on one instance,
 // side by side on the same volume-only objective. Prints one JSON line. With 0 seconds HiGHS is left out.
-// With --fit: the whole engine with geometry instead, by itself; its best after 0.1, 1, 3 and T seconds.
+// With --fit: the whole engine with geometry instead, by itself; its best after 0.1, 1, 3 and T seconds. With --warm it has
+// loaded another kit before, as the worker of the board has by the time it is asked.
 import { parseArgs } from 'node:util';
 import loadHighs from 'highs';
 import { DEMO_BAGS } from '@/core/demo/bags';
 import { searchLoad } from '@/core/load/fitSearch';
-import { judged } from '@/core/load/loader';
+import { judged, runLoader } from '@/core/load/loader';
 import { lowerBound } from '@/core/load/bound';
 import { compileInstance } from '@/core/load/instance';
 import { brokenRules, objectiveOf } from '@/core/load/objective';
@@ -21,10 +22,15 @@ const { values } = parseArgs({
     seconds: { type: 'string', default: '60' },
     moves: { type: 'string' },
     fit: { type: 'boolean', default: false },
+    warm: { type: 'boolean', default: false },
   },
 });
 const [seed, things, seconds] = [Number(values.seed), Number(values.things), Number(values.seconds)];
 const plan = samplePlan({ bags: [...DEMO_BAGS], things: randomThings(seededRandom(seed), things) });
+if (values.warm)
+  runLoader(samplePlan({ bags: [...DEMO_BAGS], things: randomThings(seededRandom(99), 60) }), {
+    effort: 0.12,
+  });
 const compileStarted = performance.now();
 const instance = compileInstance(plan);
 const compileMs = performance.now() - compileStarted;
