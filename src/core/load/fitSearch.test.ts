@@ -7,7 +7,7 @@ import { applyEdit } from '@/core/plan/apply';
 import { evaluate } from '@/core/plan/evaluate';
 import { factsOf } from '@/core/plan/facts';
 import type { Plan, Wish } from '@/core/plan/plan';
-import { loaded, randomThings, sampleBag, samplePlan, sampleThing } from '@/core/plan/samples';
+import { loaded, partyOf, randomThings, sampleBag, samplePlan, sampleThing } from '@/core/plan/samples';
 import { seededRandom } from '@/core/random';
 import { finish } from '../../../tests/support/finish';
 import { faults } from '../../../tests/support/placement';
@@ -151,6 +151,49 @@ describe('what is left behind', () => {
     expect(fitted.state.where[4]).toBe(0);
     expect(fitted.closes()).toBe(true);
     expect(fitted.total).toBeLessThan(before);
+  });
+});
+
+describe('descent', () => {
+  test('from any load that closes ends in one that closes, keeps every rule and pin, and is no worse; again it finds nothing', () => {
+    fc.assert(
+      fc.property(seeds, (seed) => {
+        const random = seededRandom(seed);
+        const plan = randomPlan(seed, 35);
+        const instance = compileInstance(seed % 2 ? partyOf(plan, seed) : plan);
+        const free = instance.things.map((_, i) => i).filter((i) => i % 7 > 0);
+        const options = optionsOf(instance, free);
+        const fitted = new FittedState(instance);
+        // Some are put anywhere they may lie, the rest stays on the floor.
+        for (const i of free) {
+          const j = Math.floor(random() * instance.m);
+          if (fitted.changeOf(i, j, Infinity) < Infinity) fitted.move(i, j);
+        }
+        expect(fitted.closes()).toBe(true);
+        const before = fitted.total;
+        fitted.descend(free, options);
+        const { where } = fitted.state;
+        expect(fitted.total).toBeLessThan(before);
+        expect(judged(instance, where)).toMatchObject({ sound: true });
+        expect(judged(instance, where).total).toBeCloseTo(fitted.total, 6);
+        instance.things.forEach((_, i) => i % 7 > 0 || expect(where[i]).toBe(-1));
+        const after = where.slice();
+        fitted.descend(free, options);
+        expect(where).toEqual(after);
+      }),
+      { numRuns: 12 },
+    );
+  });
+
+  test('of very many things leaves swaps alone and still ends', () => {
+    const instance = compileInstance(randomPlan(3, 300));
+    const free = instance.things.map((_, i) => i);
+    const fitted = new FittedState(instance);
+    fitted.fill(free, optionsOf(instance, free));
+    const before = fitted.total;
+    fitted.descend(free, optionsOf(instance, free));
+    expect(fitted.total).toBeLessThanOrEqual(before);
+    expect(fitted.closes()).toBe(true);
   });
 });
 
