@@ -10,6 +10,8 @@ class FakeServer {
   draft: Draft = { plan: demoPlan(), done: [], undone: [] };
   revision = 0;
   failure: 'none' | 'down' | 'error' | 'answer lost' = 'none';
+  /** Answers the next change with this instead. */
+  refusal: { status: number; error?: string } | null = null;
   timers: (() => void)[] = [];
   kept: string | null = null;
   private ids = 0;
@@ -29,6 +31,11 @@ class FakeServer {
   private answer(url: string, init?: RequestInit): Response {
     if (this.failure === 'down') throw new TypeError('failed to fetch');
     if (this.failure === 'error') return Response.json({ error: 'broken' }, { status: 500 });
+    if (this.refusal) {
+      const { status, error } = this.refusal;
+      this.refusal = null;
+      return Response.json({ error }, { status });
+    }
     if (!url.endsWith('/changes')) return Response.json({ draft: this.draft, revision: this.revision });
     const { revision, change } = JSON.parse(String(init?.body)) as { revision: number; change: Change };
     if (this.draft.done.some((step) => step.id === change.id))
@@ -160,4 +167,109 @@ test('differences are against the state before the last step', async () => {
   store.edit({ kind: 'place', moves: [{ thingId: 'paperback', to: { compartmentId: 'seat-pack-main' } }] });
   const { evaluation, before } = store.getView();
   expect(evaluation.totals.thingsG - before!.totals.thingsG).toBe(176);
+});
+
+describe('what the server will not take', () => {
+  test.each([
+    [422, 'That thing is not in this kit.', 'That thing is not in this kit. It was taken back here.'],
+    [413, undefined, 'A change was refused. It was taken back here.'],
+  ])('%i: the change is taken back and said, and those after it go on', async (status, error, problem) => {
+    const server = new FakeServer();
+    const store = server.open();
+    server.refusal = { status, error };
+    store.edit(leave('paperback'));
+    store.edit(leave('pillow'));
+    await settle();
+    expect(store.getView()).toMatchObject({ problem, save: { kind: 'saved' }, unsaved: 0 });
+    expect(homeIds(store.getView().draft.plan)).toEqual(['pillow']);
+    expect(server.draft.plan).toEqual(store.getView().draft.plan);
+    expect(server.kept).toBeNull();
+  });
+
+  test('signed out: the change is kept and waits, nothing is tried again by itself', async () => {
+    const server = new FakeServer();
+    const store = server.open();
+    server.refusal = { status: 401 };
+    store.edit(leave('paperback'));
+    await settle();
+    expect(store.getView()).toMatchObject({ save: { kind: 'signed out' }, unsaved: 1 });
+    expect(server.timers).toHaveLength(0);
+    // Signed in again, the same tab sends it.
+    await store.flush();
+    expect(homeIds(server.draft.plan)).toEqual(['paperback']);
+  });
+
+  test('a server that breaks is tried again, with its own words for the rider; a tab that is left stops trying', async () => {
+    const server = new FakeServer();
+    const store = server.open();
+    server.failure = 'error';
+    store.edit(leave('paperback'));
+    await settle();
+    expect(store.getView().save).toEqual({ kind: 'waiting', reason: 'broken' });
+    expect(server.timers).toHaveLength(1);
+    store.stop();
+    expect(server.timers).toHaveLength(0);
+    expect(server.kept).not.toBeNull();
+  });
+});
+
+test('a plan that cannot be loaded anew says why, and what was done stays', async () => {
+  const server = new FakeServer();
+  const store = server.open();
+  server.take({ id: 'elsewhere', op: 'edit', edit: leave('pillow') });
+  store.edit(leave('paperback'));
+  await settle();
+  for (const [failure, words] of [
+    ['error', 'broken'],
+    ['down', 'failed to fetch'],
+  ] as const) {
+    server.failure = failure;
+    expect(await store.reload(true)).toBe(false);
+    expect(store.getView().problem).toBe(`The plan could not be loaded. ${words} What you did is kept.`);
+    expect(store.getView().unsaved).toBe(1);
+  }
+  server.failure = 'none';
+  expect(await store.reload(true)).toBe(true);
+  await settle();
+  expect(homeIds(server.draft.plan).sort()).toEqual(['paperback', 'pillow']);
+});
+
+test('what was kept and cannot be read, or was all saved after all, is let go of', async () => {
+  const server = new FakeServer();
+  server.kept = '{ not what it was';
+  expect(server.open().getView()).toMatchObject({ unsaved: 0, save: { kind: 'saved' } });
+  const change: Change = { id: 'mine', op: 'edit', edit: leave('paperback') };
+  server.take(change);
+  server.kept = JSON.stringify({ revision: 0, changes: [change] });
+  expect(server.open().getView().unsaved).toBe(0);
+  expect(server.kept).toBeNull();
+});
+
+test('what was kept from before someone else changed the plan is for the rider to decide', async () => {
+  const server = new FakeServer();
+  server.kept = JSON.stringify({
+    revision: 0,
+    changes: [{ id: 'mine', op: 'edit', edit: leave('paperback') }],
+  });
+  server.take({ id: 'elsewhere', op: 'edit', edit: leave('pillow') });
+  const store = server.open();
+  await settle();
+  expect(store.getView()).toMatchObject({ save: { kind: 'stale' }, unsaved: 1 });
+  expect(server.revision).toBe(1);
+});
+
+test('figures follow the units, and those who listen hear of it until they leave', () => {
+  const store = new FakeServer().open();
+  const figures = () => JSON.stringify(store.getView().evaluation.findings);
+  let heard = 0;
+  const leaveOff = store.subscribe(() => (heard += 1));
+  const metric = figures();
+  store.setUnits('imperial');
+  expect(figures()).not.toBe(metric);
+  store.setUnits('metric');
+  expect(figures()).toBe(metric);
+  expect(heard).toBe(2);
+  leaveOff();
+  store.setUnits('imperial');
+  expect(heard).toBe(2);
 });
