@@ -464,6 +464,34 @@ const troubles: { check: string; plan: Plan; severity: Finding['severity']; says
       says: /no bike yet/,
       mends: false,
     },
+    {
+      check: 'nest',
+      plan: samplePlan({
+        things: [
+          sampleThing('pot', { form: { kind: 'cylinder', lengthMm: 120, diameterMm: 110 } }),
+          sampleThing('stove', { inside: 'pot' }),
+        ],
+      }),
+      severity: 'look',
+      says: /^pot holds stove, but its inside is not known\./,
+      mends: true,
+    },
+    {
+      check: 'nest',
+      // 2 × 950/0.95 = 2000 ml of soft things in a pot of π/4 · 100² · 110 mm = 864 ml.
+      plan: samplePlan({
+        things: [
+          sampleThing('pot', {
+            form: { kind: 'cylinder', lengthMm: 120, diameterMm: 110 },
+            hollow: { kind: 'cylinder', lengthMm: 110, diameterMm: 100 },
+          }),
+          sampleThing('socks', { inside: 'pot', quantity: 2 }),
+        ],
+      }),
+      severity: 'stop',
+      says: /^pot does not close over socks\.$/,
+      mends: true,
+    },
   ];
 
 test.each(troubles)(
@@ -475,6 +503,11 @@ test.each(troubles)(
     if (mends) expect(find(mend(plan, finding!), check)).toEqual([]);
   },
 );
+
+test('what does not go into a pot is told in litres, by what they are and what it holds', () => {
+  const { plan } = troubles.at(-1)!;
+  expect(find(plan, 'nest')[0]!.reason).toBe('They need 2.00 l, and its inside holds 0.86 l.');
+});
 
 test('a sound little load has nothing to stop for', () => {
   const plan = loaded(
