@@ -36,8 +36,7 @@ export function Board() {
   );
   useBoardKeys(board);
   const { ready } = useLoader();
-  const readyOnce = useRef(ready);
-  useEffect(() => readyOnce.current(), []);
+  useEffect(() => ready(), [ready]);
   // Every other stage is about the rider's own bike.
   const ownBike = useRef(() => chooseRider(null));
   useEffect(() => ownBike.current, []);

@@ -9,7 +9,7 @@ import { FILLINGS } from '@/core/plan/plan';
 import { compartmentsOf } from '@/core/plan/where';
 import { Choice } from '@/ui/shared/Choice';
 import { Working } from '@/ui/shared/States';
-import { useLoader } from './LoaderProvider';
+import { useLoader, useLoaderView } from './LoaderProvider';
 import type { LoaderState } from './loaderStore';
 import { useBoard } from './useBoard';
 import styles from './LoadBar.module.css';
@@ -18,7 +18,8 @@ const LoadComparison = lazy(() => import('./LoadComparison'));
 
 /** Load for me: start, progress, cancel, what came of it, and comparing it with another load. */
 export function LoadBar() {
-  const { state, kept, run, take, cancel, keep, forget } = useLoader();
+  const { run, take, cancel, keep, forget } = useLoader();
+  const { state, kept } = useLoaderView();
   const { draft, store } = useBoard();
   const [comparing, setComparing] = useState(false);
   return (
@@ -100,7 +101,8 @@ function workingWords(state: Extract<LoaderState, { kind: 'working' }>): string 
 
 function Outcome({ proposal, onClose }: { proposal: LoadProposal; onClose: () => void }) {
   const { draft, store, format } = useBoard();
-  const { changes, run, findChanges } = useLoader();
+  const { run, findChanges } = useLoader();
+  const { changes } = useLoaderView();
   // What the loader left may have been decided meanwhile.
   const open = proposal.leave.filter(
     ({ thingId }) =>
@@ -157,7 +159,8 @@ function Outcome({ proposal, onClose }: { proposal: LoadProposal; onClose: () =>
 
 /** The smallest changes that would let everything in. */
 function Changes() {
-  const { changes, cancel } = useLoader();
+  const { cancel } = useLoader();
+  const { changes } = useLoaderView();
   const { store, format } = useBoard();
   if (changes.kind === 'idle') return null;
   if (changes.kind === 'working')

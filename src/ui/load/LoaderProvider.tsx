@@ -4,7 +4,7 @@ import { proxy, wrap } from 'comlink';
 import { createContext, useContext, useEffect, useState, useSyncExternalStore, type ReactNode } from 'react';
 import { usePlanContext } from '@/ui/plan/PlanProvider';
 import type { LoadWorker } from '@/workers/load.worker';
-import { LoaderStore, type LoaderThread } from './loaderStore';
+import { LoaderStore, type LoaderThread, type LoaderView } from './loaderStore';
 
 const LoaderContext = createContext<LoaderStore | null>(null);
 
@@ -16,13 +16,17 @@ export function LoaderProvider({ children }: { children: ReactNode }) {
   return <LoaderContext value={loader}>{children}</LoaderContext>;
 }
 
-/** The loader as it stands, and what can be asked of it. */
-export function useLoader() {
+/** What can be asked of the loader. Does not draw anew when it tells something, which it does fifty times a second. */
+export function useLoader(): LoaderStore {
   const loader = useContext(LoaderContext);
   if (!loader) throw new Error('useLoader is used outside a LoaderProvider.');
-  const view = useSyncExternalStore(loader.subscribe, loader.getView, loader.getView);
-  const { ready, run, take, cancel, findChanges, keep, forget } = loader;
-  return { ...view, ready, run, take, cancel, findChanges, keep, forget };
+  return loader;
+}
+
+/** How the loader stands, drawn anew whenever that changes. */
+export function useLoaderView(): LoaderView {
+  const loader = useLoader();
+  return useSyncExternalStore(loader.subscribe, loader.getView, loader.getView);
 }
 
 function makeThread(onDeath: () => void): LoaderThread {

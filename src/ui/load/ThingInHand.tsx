@@ -11,7 +11,7 @@ import type { Facts } from '@/core/plan/facts';
 import { whereIn } from '@/core/plan/where';
 import type { Formatter } from '@/core/units/format';
 import { SystemGlyph } from '@/ui/shared/systems';
-import { useLoader } from './LoaderProvider';
+import { useLoaderView } from './LoaderProvider';
 import { Wishes } from './Wishes';
 import { useBoard, type BoardActions } from './useBoard';
 import styles from './ThingInHand.module.css';
@@ -33,7 +33,7 @@ export function ThingInHand() {
 
 function Chosen({ board, thing }: { board: BoardActions; thing: Thing }) {
   const { evaluation, format, entryOf, put, pin, store } = board;
-  const { state } = useLoader();
+  const { state } = useLoaderView();
   // How it would lie in each bag is worked out after the move itself has been shown.
   const offered = useDeferredValue(evaluation);
   const entry = entryOf(thing.id);

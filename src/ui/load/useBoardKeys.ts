@@ -13,7 +13,7 @@ const isBusy = (target: EventTarget | null): boolean =>
 
 /** The board by keyboard alone: arrows choose, a letter puts, and a key each for the rest. */
 export function useBoardKeys(board: BoardActions): void {
-  const { state, run, cancel } = useLoader();
+  const { run, cancel, getView } = useLoader();
 
   /** The next thing in the direction of the arrow, by where things lie on the screen. */
   const choose = (key: string): boolean => {
@@ -41,7 +41,7 @@ export function useBoardKeys(board: BoardActions): void {
       return true;
     }
     if (event.key === 'Escape') {
-      if (state.kind !== 'idle') cancel();
+      if (getView().state.kind !== 'idle') cancel();
       else if (board.thingId) board.chooseThing(null);
       else board.chooseBag(null);
       return true;
