@@ -19,8 +19,9 @@ export function isWide({ spot }: CompartmentFacts): boolean {
   return v[1] - v[0] > 1.3 * lengthMm;
 }
 
-/** A label is left out where its shape is smaller than this on the screen. */
+/** A label is left out where its shape is smaller than this on the screen, or lower than the label is. */
 const READABLE = 130;
+const READABLE_PX = 9;
 
 interface Props {
   compartment: CompartmentFacts;
@@ -41,8 +42,9 @@ export function SectionDrawing({ compartment, numbers, selected, onChoose }: Pro
   const at = ({ x, z }: Point) => ({ x: (x - left) * scale + 4, y: (high - z) * scale + 4 });
   const points = (corners: readonly Point[]) =>
     corners.map((p) => `${at(p).x.toFixed(1)},${at(p).y.toFixed(1)}`).join(' ');
-  const label = (id: string, middle: Point, areaMm2: number) =>
-    areaMm2 * scale * scale > READABLE && (
+  const label = (id: string, middle: Point, areaMm2: number, highMm: number) =>
+    areaMm2 * scale * scale > READABLE &&
+    highMm * scale > READABLE_PX && (
       <text x={at(middle).x} y={at(middle).y} className={styles.number}>
         {numbers.get(id)}
       </text>
@@ -61,7 +63,7 @@ export function SectionDrawing({ compartment, numbers, selected, onChoose }: Pro
           <g key={thingId} className={styles.soft} {...shape(thingId)}>
             <polygon points={points(corners)} />
             <polygon points={points(corners)} fill={`url(#${hatch})`} className={styles.cloth} />
-            {label(thingId, asideOf(corners), Math.abs(signedAreaMm2(corners)))}
+            {label(thingId, asideOf(corners), Math.abs(signedAreaMm2(corners)), heightOf(corners))}
           </g>
         ),
       )}
@@ -75,6 +77,7 @@ export function SectionDrawing({ compartment, numbers, selected, onChoose }: Pro
               thingId,
               { x: (box.left + box.right) / 2, z: (box.low + box.high) / 2 },
               (box.right - box.left) * (box.high - box.low),
+              box.high - box.low,
             )}
           </g>
         );
@@ -82,6 +85,11 @@ export function SectionDrawing({ compartment, numbers, selected, onChoose }: Pro
       <polygon points={points(outline)} className={styles.seam} />
     </svg>
   );
+}
+
+function heightOf(corners: readonly Point[]): number {
+  const { low, high } = extentOf(corners);
+  return high - low;
 }
 
 /** To the right of the middle of what is soft: in the middle lies what is stiff. */
