@@ -1,23 +1,11 @@
 import fc from 'fast-check';
-import { DEMO_BAGS } from '@/core/demo/bags';
-import { partyOf, randomThings, samplePlan } from '@/core/plan/samples';
 import { seededRandom } from '@/core/random';
+import { instanceOf } from '../../../tests/support/instanceOf';
 import { Annealer } from './anneal';
 import { annealTables } from './annealTables';
-import { compileInstance } from './instance';
 import { brokenRules, objectiveOf } from './objective';
 
 const seeds = fc.integer({ min: 1, max: 1_000_000 });
-/** Every other one has a fellow rider. */
-const instanceOf = (seed: number, n: number, bags = 11) => {
-  const alone = samplePlan({
-    bags: DEMO_BAGS.slice(0, bags),
-    things: randomThings(seededRandom(seed), n),
-    wishes: [{ kind: 'a side each', thingIds: ['thing-0', 'thing-1'] }],
-  });
-  return compileInstance(seed % 2 ? partyOf(alone, seed) : alone);
-};
-
 describe('the annealing', () => {
   test('its steepest change of balance and fairness is never less than what any shift of mass changes', () => {
     fc.assert(

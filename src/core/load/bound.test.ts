@@ -1,10 +1,10 @@
 import fc from 'fast-check';
-import { DEMO_BAGS } from '@/core/demo/bags';
 import { demoPlan } from '@/core/demo/plan';
-import { loaded, partyOf, randomThings, sampleBag, samplePlan, sampleThing } from '@/core/plan/samples';
+import { loaded, sampleBag, samplePlan, sampleThing } from '@/core/plan/samples';
 import { seededRandom } from '@/core/random';
 import { leastOfEveryLoad } from '../../../tests/support/everyLoad';
 import { finish } from '../../../tests/support/finish';
+import { instanceOf } from '../../../tests/support/instanceOf';
 import { Annealer } from './anneal';
 import { lowerBound } from './bound';
 import { compileInstance } from './instance';
@@ -14,15 +14,6 @@ import { searchByVolume } from './search';
 import { SystemBound } from './systemBound';
 
 const seeds = fc.integer({ min: 1, max: 1_000_000 });
-/** Every other one has a fellow rider. */
-const instanceOf = (seed: number, n: number, bags = 11) => {
-  const alone = samplePlan({
-    bags: DEMO_BAGS.slice(0, bags),
-    things: randomThings(seededRandom(seed), n),
-    wishes: [{ kind: 'a side each', thingIds: ['thing-0', 'thing-1'] }],
-  });
-  return compileInstance(seed % 2 ? partyOf(alone, seed) : alone);
-};
 
 describe('the lower bound', () => {
   test('is never above any load that keeps the rules, found by annealing', () => {

@@ -1,0 +1,14 @@
+import { DEMO_BAGS } from '@/core/demo/bags';
+import { compileInstance, type Instance } from '@/core/load/instance';
+import { partyOf, randomThings, samplePlan } from '@/core/plan/samples';
+import { seededRandom } from '@/core/random';
+
+/** A random load problem with a pair in it; every other one has a fellow rider. */
+export function instanceOf(seed: number, things: number, bags = 11): Instance {
+  const alone = samplePlan({
+    bags: DEMO_BAGS.slice(0, bags),
+    things: randomThings(seededRandom(seed), things),
+    wishes: [{ kind: 'a side each', thingIds: ['thing-0', 'thing-1'] }],
+  });
+  return compileInstance(seed % 2 ? partyOf(alone, seed) : alone);
+}
