@@ -93,7 +93,8 @@ export function* searchLoad(
     yield report(0.01);
   }
   const loose = withLeastRoom(instance);
-  const stiffCapacityMl = stiffAtFirst(instance);
+  const pinnedMl = stiffMlOf(instance, (i) => (instance.fixed[i] ? instance.start[i]! : -1));
+  const stiffCapacityMl = pinnedMl.map((ml, j) => Math.max(ml, STIFF_AT_FIRST * instance.capacityMl[j]!));
   const byLitres = new Annealer(loose, free, pinnedOverMl(loose), random, { stiffCapacityMl });
   const byFit = new Annealer(instance, free, fitted.pinnedOverMl, random, {
     fits: new FitCosts(instance, true),
@@ -109,7 +110,7 @@ export function* searchLoad(
     // By litres its last load, where it met none better than its first, is at least another one.
     const other = litres && annealer.bestTotal() >= atStart - 1e-6;
     fitted.restore(free, (other ? annealer.current() : annealer.best()) ?? best);
-    if (litres) learnStiff(fitted, stiffCapacityMl);
+    if (litres) learnStiff(fitted, stiffCapacityMl, pinnedMl);
     for (const [i, j] of fitted.mend(free, options)) byLitres.penalise(i, j, PENALTY);
     if (fitted.total < bestTotal * NEAR) fitted.descend(free, options);
     const told = report((round + 1) / rounds);
@@ -119,13 +120,7 @@ export function* searchLoad(
   return best;
 }
 
-/** Millilitres of stiff things each compartment may hold at first: never less than what is pinned there. */
-function stiffAtFirst(instance: Instance): Float64Array {
-  const capacityMl = instance.capacityMl.map((ml) => STIFF_AT_FIRST * ml);
-  const pinned = stiffMlOf(instance, (i) => (instance.fixed[i] ? instance.start[i]! : -1));
-  return capacityMl.map((ml, j) => Math.max(ml, pinned[j]!));
-}
-
+/** Millilitres of stiff things in each compartment. */
 function stiffMlOf(instance: Instance, whereOf: (i: number) => number): Float64Array {
   const ml = new Float64Array(instance.m);
   for (let i = 0; i < instance.n; i += 1) {
@@ -135,14 +130,17 @@ function stiffMlOf(instance: Instance, whereOf: (i: number) => number): Float64A
   return ml;
 }
 
-/** Takes from a load that was laid down how much that is stiff each compartment holds. */
-function learnStiff({ instance, state, fits }: FittedState, stiffCapacityMl: Float64Array): void {
+/** Takes from a load that was laid down how much that is stiff each compartment holds: never less than what is pinned. */
+function learnStiff(
+  { instance, state, fits }: FittedState,
+  stiffCapacityMl: Float64Array,
+  pinnedMl: Float64Array,
+): void {
   const held = stiffMlOf(instance, (i) => state.where[i]!);
-  const least = stiffMlOf(instance, (i) => (instance.fixed[i] ? instance.start[i]! : -1));
   for (let j = 0; j < instance.m; j += 1) {
     const ml = stiffCapacityMl[j]!;
     if (fits.overMl[j]! > 0)
-      stiffCapacityMl[j] = Math.max(least[j]!, STIFF_AT_LEAST * instance.capacityMl[j]!, ml * LESS);
+      stiffCapacityMl[j] = Math.max(pinnedMl[j]!, STIFF_AT_LEAST * instance.capacityMl[j]!, ml * LESS);
     else if (held[j]! > HARDLY_ANY_LEFT * ml) stiffCapacityMl[j] = ml * MORE;
   }
 }
