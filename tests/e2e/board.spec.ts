@@ -145,6 +145,23 @@ test.describe('on a phone', () => {
     await expect(page.getByRole('row', { name: /Seat pack, main/ })).toContainText('4.42 l');
     await saved(page);
   });
+
+  test('what came of loading has room, closed and opened, and is read whole', async ({ page, rider }) => {
+    await rider.open('load');
+    await page.getByRole('button', { name: 'Load for me' }).first().tap();
+    await expect(page.getByText(/things moved/)).toBeVisible({ timeout: 60_000 });
+    const widest = () => page.evaluate(() => document.documentElement.scrollWidth);
+    expect(await widest()).toBeLessThanOrEqual(390);
+    for (const name of ['What it weighed', 'Its moves, one by one']) {
+      await page.getByText(name, { exact: true }).tap();
+      expect(await widest()).toBeLessThanOrEqual(390);
+    }
+    for (const name of ['Leave it at home', 'What would let it fit?', 'Look longer']) {
+      const label = page.getByRole('button', { name, exact: true }).getByText(name, { exact: true });
+      expect(await label.evaluate((own) => own.scrollWidth - own.clientWidth)).toBeLessThanOrEqual(0);
+    }
+    await saved(page);
+  });
 });
 
 test('the loader’s moves are listed with reasons, each can be put back, and the distance to the best possible stands', async ({
