@@ -66,7 +66,7 @@ describe('the annealing', () => {
         const instance = instanceOf(seed, n);
         const free = Array.from({ length: n }, (_, i) => i);
         const stiffCapacityMl = new Float64Array(instance.m);
-        const annealer = new Annealer(instance, free, 0, seededRandom(seed), { stiffCapacityMl });
+        const annealer = new Annealer(instance, free, 0, seededRandom(seed), stiffCapacityMl);
         const heldBy = (share: number) => {
           instance.capacityMl.forEach((ml, j) => (stiffCapacityMl[j] = share * ml));
           annealer.start(new Int32Array(n).fill(-1));
@@ -86,5 +86,36 @@ describe('the annealing', () => {
       }),
       { numRuns: 25 },
     );
+  });
+
+  test('leaves closed places as they are, searches the open ones, and keeps the best of all runs since its start', () => {
+    let moved = 0;
+    fc.assert(
+      fc.property(seeds, fc.integer({ min: 10, max: 60 }), (seed, n) => {
+        const random = seededRandom(seed);
+        const instance = instanceOf(seed, n);
+        const free = Array.from({ length: n }, (_, i) => i);
+        const annealer = new Annealer(instance, free, 0, random);
+        annealer.start(new Int32Array(n).fill(-1));
+        annealer.run({ hot: 60, cold: 10 }, 3_000);
+        const from = annealer.best()!;
+        annealer.start(from);
+        const open = Uint8Array.from({ length: instance.m + 1 }, () => Math.round(random()));
+        annealer.run({ hot: 60, cold: 1 }, 5_000, open);
+        const once = annealer.bestTotal();
+        const after = annealer.current();
+        for (let i = 0; i < n; i += 1) {
+          if (!open[from[i]! + 1]) expect(after[i]).toBe(from[i]);
+          else expect(open[after[i]! + 1]).toBe(1);
+          if (after[i] !== from[i]) moved += 1;
+        }
+        annealer.run({ hot: 60, cold: 60 }, 500);
+        expect(annealer.bestTotal()).toBeLessThanOrEqual(once);
+        expect(annealer.bestTotal()).toBeCloseTo(objectiveOf(instance, annealer.best()!).total, 5);
+        expect(brokenRules(instance, annealer.best()!)).toEqual([]);
+      }),
+      { numRuns: 40 },
+    );
+    expect(moved).toBeGreaterThan(100);
   });
 });
