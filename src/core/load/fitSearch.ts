@@ -29,7 +29,7 @@ const MOVES = 80_000;
 /** The bound is asked once, after so many rounds: by then most of what will be found has been. */
 const ROUNDS_BEFORE_BOUND = 60;
 /** Points that a place costs more, where a thing had to come out of it again. */
-const PENALTY = 5;
+const PENALTY = 2;
 /** A load further from the best than this is not improved any more. */
 const NEAR = 1.06;
 
