@@ -66,7 +66,7 @@ describe('the annealing', () => {
         const instance = instanceOf(seed, n);
         const free = Array.from({ length: n }, (_, i) => i);
         const stiffCapacityMl = new Float64Array(instance.m);
-        const annealer = new Annealer(instance, free, 0, seededRandom(seed), stiffCapacityMl);
+        const annealer = new Annealer(instance, free, 0, seededRandom(seed), { stiffCapacityMl });
         const heldBy = (share: number) => {
           instance.capacityMl.forEach((ml, j) => (stiffCapacityMl[j] = share * ml));
           annealer.start(new Int32Array(n).fill(-1));

@@ -1,14 +1,14 @@
 import { SYSTEMS } from '@/core/kit/thing';
 import type { Random } from '@/core/random';
-import { annealTables, SIZE_STEPS, type AnnealTables } from './annealTables';
+import { annealTables, type AnnealTables } from './annealTables';
 import { sidePoints, tailPoints } from './costs';
+import type { FitCosts } from './fitCosts';
 import type { Instance } from './instance';
 
 /** −ln of evenly spread chances: looked up instead of computed, once a move. */
 const LOGARITHMS = Float64Array.from({ length: 4096 }, (_, i) => -Math.log((i + 0.5) / 4096));
 const EPSILON = 1e-7;
 const S = SYSTEMS.length;
-const { clz32 } = Math;
 /** Moves between two steps of heat and price: often enough to be smooth, seldom enough to cost nothing. */
 const STEP = 64;
 
@@ -27,12 +27,21 @@ const FIRST_PRICE = 0.02;
 const LOWEST_PRICE = 0.001;
 const HIGHEST_PRICE = 60;
 const DEARER = 1.006;
-const CHEAPER = 1 / DEARER;
 
 /** Heat in points, from first to last. */
 export interface Schedule {
   hot: number;
   cold: number;
+}
+
+export interface AnnealOptions {
+  /** Asked whether compartments close and what must be dug out in them, instead of litres. */
+  fits?: FitCosts | null;
+  /**
+   * Millilitres of stiff things each compartment may hold, beside its litres; read anew at each start. What is beyond is
+   * over as other litres are.
+   */
+  stiffCapacityMl?: Float64Array | null;
 }
 
 /**
@@ -49,12 +58,17 @@ export interface Schedule {
  * with the random bits made in place. Measured against doing and undoing each move on `LoadState`: about eight times
  * the moves a second.
  *
+ * With `fits`, whether a compartment closes and what must be dug out in it come from how things lie instead of volumes.
+ * That costs a thousand times as much as a sum, so it is asked only of moves that would be taken otherwise.
+ *
  * A class, not a function that returns functions: the engine compiles the loop of a closure anew for every closure,
  * which took a third of a second at each search (measured), and that of a method once.
  */
 export class Annealer {
   private readonly tables: AnnealTables;
   private readonly free: Int32Array;
+  private readonly fits: FitCosts | null;
+  private readonly stiffCapacityMl: Float64Array | null;
   private readonly closes: number;
   // The assignment, compartment c − 1 or 0 for the floor, and its running sums: of compartments, bags, systems and riders.
   private readonly where: Int32Array;
@@ -66,12 +80,10 @@ export class Annealer {
   private readonly present: Int32Array;
   private readonly masks: Int32Array;
   private readonly spread: Int32Array;
-  // M·n: which free things are in each place, in no order, and where in that list each is: for drawing one. The same as
-  // sets of bits, a bit for each rank by size: for finding one of about a size.
-  private readonly inside: Int32Array;
+  // Which free things are in each place, in no order, and where in that list each is: for drawing one.
+  private readonly inside: readonly Int32Array[];
   private readonly counts: Int32Array;
   private readonly seat: Int32Array;
-  private readonly ranks: Int32Array;
   // Which of the free things a run moves: their positions in `free`.
   private readonly drawn: Int32Array;
   private readonly left: Float64Array;
@@ -91,20 +103,20 @@ export class Annealer {
   /**
    * @param free things that may be moved
    * @param overMl millilitres that pinned things alone do not fit, which no load can mend
-   * @param stiffCapacityMl millilitres of stiff things each compartment may hold, beside its litres; read anew at each
-   * start. What is beyond is over as other litres are
    */
   constructor(
     private readonly instance: Instance,
     free: readonly number[],
     overMl: number,
     private readonly random: Random,
-    private readonly stiffCapacityMl: Float64Array | null = null,
+    { fits = null, stiffCapacityMl = null }: AnnealOptions = {},
   ) {
     const { n, r } = instance;
     this.tables = annealTables(instance, free);
     const { M } = this.tables;
     this.free = Int32Array.from(free);
+    this.fits = fits;
+    this.stiffCapacityMl = stiffCapacityMl;
     this.closes = overMl + 1e-6;
     this.where = new Int32Array(n);
     this.volume = new Float64Array(M);
@@ -115,10 +127,9 @@ export class Annealer {
     this.present = new Int32Array(S * M);
     this.masks = new Int32Array(M);
     this.spread = new Int32Array(S);
-    this.inside = new Int32Array(M * n);
+    this.inside = Array.from({ length: M }, () => new Int32Array(n));
     this.counts = new Int32Array(M);
     this.seat = new Int32Array(n);
-    this.ranks = new Int32Array(M * this.tables.words);
     this.drawn = new Int32Array(free.length);
     this.left = new Float64Array(r);
     this.load = new Float64Array(r);
@@ -131,16 +142,15 @@ export class Annealer {
 
   /** Takes up an assignment: compartment index of each thing, −1 for the floor. */
   start(from: ArrayLike<number>): void {
-    const { instance, stiffCapacityMl } = this;
+    const { instance, fits, stiffCapacityMl } = this;
     const { n } = instance;
     const { M, needMl, comfortMl, stiffMl, massG, pair, points, isFree, capacity, conflicts } = this.tables;
     const { side, tailM, frontShare, onBody, onBike, bagOf, riderOf } = this.tables;
     const { press, apart: apartPoints } = this.tables.price;
     const { where, volume, stiff, comfort, mass, bagMass, present, masks, spread, counts } = this;
-    const { left, load, front, tail, body, balanced, ranks } = this;
-    for (const values of [volume, stiff, comfort, mass, bagMass, present, masks, spread, counts, ranks])
+    const { left, load, front, tail, body, balanced } = this;
+    for (const values of [volume, stiff, comfort, mass, bagMass, present, masks, spread, left, body, counts])
       values.fill(0);
-    for (const values of [left, body]) values.fill(0);
     load.set(instance.baseG);
     front.set(instance.baseFrontG);
     tail.set(instance.baseTailKgM);
@@ -171,6 +181,12 @@ export class Annealer {
       if (stiffCapacityMl) over += Math.max(0, stiff[c]! - stiffCapacityMl[c - 1]!);
     }
     for (let i = 0; i < n; i += 1) if (pair[i]! > i) total += this.pairCost(where[i]!, where[pair[i]!]!);
+    if (fits) {
+      fits.start(from);
+      const cost = fits.total();
+      total += cost.order;
+      over = cost.overMl;
+    }
     for (let r = 0; r < instance.r; r += 1) {
       balanced[r] = this.balanceOf(r, left[r]!, load[r]!, front[r]!, tail[r]!, body[r]!);
       total += balanced[r]!;
@@ -190,14 +206,14 @@ export class Annealer {
    */
   run(schedule: Schedule, moves: number, open: Uint8Array | null = null): void {
     // Everything the loop reads is a local: a field is looked up anew after each write.
-    const { stiffCapacityMl, free, random } = this;
+    const { fits, stiffCapacityMl, free, random } = this;
     const { M, needMl, comfortMl, stiffMl, massG, pair, points, allowed, capacity, limit } = this.tables;
-    const { side, tailM, frontShare, onBody, onBike, bagOf, bagLimit, riderOf, lots, choices } = this.tables;
+    const { side, tailM, frontShare, onBody, onBike, bagOf, bagLimit, riderOf, choices } = this.tables;
     const { conflicts, steep } = this.tables;
     const { press, spread: spreadPoints, apart: apartPoints, pair: pairPoints } = this.tables.price;
     const { bodyLimitG } = this.instance;
     const { where, volume, stiff, comfort, mass, bagMass, masks, inside, counts, drawn } = this;
-    const { left, load, front, tail, body, balanced, closes, bestWhere } = this;
+    const { left, load, front, tail, body, balanced, closes } = this;
     const NONE = this.instance.n;
     let nFree = 0;
     for (let p = 0; p < free.length; p += 1) if (open === null || open[where[free[p]!]!]) drawn[nFree++] = p;
@@ -207,24 +223,16 @@ export class Annealer {
     const steps = Math.max(1, Math.ceil(moves / STEP));
     const cooling = Math.pow(cold / hot, 1 / steps);
     let heat = hot;
-    // What is better is kept at the beginning of the next move, and at that of the first: so the engine has met that branch
-    // when it compiles the loop, and need not do so again at the first load that is better.
-    let better = over <= closes && total <= leastTotal;
     // Random bits by xorshift (Marsaglia 2003), made in place and used in halves: a call for each number is what the
     // loop would mostly do.
     let bits = Math.floor(random() * 0x7fff_ffff) | 1;
 
     for (let move = 0; move < moves; move += 1) {
-      if (better) {
-        better = false;
-        leastTotal = total;
-        bestWhere.set(where);
-      }
       if (move % STEP === 0) {
         heat *= cooling;
         // Up while something does not fit, down while all does: the search swings across the edge of what closes.
-        price *= over > closes ? DEARER : CHEAPER;
-        price = price > HIGHEST_PRICE ? HIGHEST_PRICE : price < LOWEST_PRICE ? LOWEST_PRICE : price;
+        price =
+          over > closes ? Math.min(HIGHEST_PRICE, price * DEARER) : Math.max(LOWEST_PRICE, price / DEARER);
       }
       bits ^= bits << 13;
       bits ^= bits >>> 17;
@@ -232,7 +240,8 @@ export class Annealer {
       const p = drawn[((bits >>> 16) * nFree) >>> 16]!;
       const i = free[p]!;
       const a = where[i]!;
-      const b = choices[p * lots + (bits & (lots - 1))]!;
+      const own = choices[p]!;
+      const b = own[((bits & 0xffff) * own.length) >>> 16]!;
       if (a === b || (open !== null && !open[b])) continue;
       // Thing i goes from a to b. In a swap k comes back; a third, l, goes with the smaller of the two; a fourth, o,
       // goes whichever way evens out the litres that are left over.
@@ -246,27 +255,35 @@ export class Annealer {
       bits ^= bits >>> 17;
       bits ^= bits << 5;
       if ((bits & 0xffff) < SWAPS && counts[b]! > 0) {
-        k = inside[b * NONE + (((bits >>> 16) * counts[b]!) >>> 16)]!;
+        k = inside[b]![((bits >>> 16) * counts[b]!) >>> 16]!;
         if (!allowed[k * M + a]) continue;
         dv -= needMl[k]!;
-        bits ^= bits << 13;
-        bits ^= bits >>> 17;
-        bits ^= bits << 5;
-        if ((bits & 0xffff) < THIRDS) {
-          const about = LEAST_OF_GAP + ((2 - 2 * LEAST_OF_GAP) * (bits >>> 16)) / 65_536;
-          lTo = dv > 0 ? -1 : 1;
-          l = this.nearest(dv > 0 ? b : a, dv > 0 ? a : b, dv * about * -lTo, Infinity, i, k, NONE);
-          if (l === NONE) continue;
-          dv += lTo * needMl[l]!;
+        if (!fits) {
           bits ^= bits << 13;
           bits ^= bits >>> 17;
           bits ^= bits << 5;
-          if ((bits & 0xffff) < FOURTHS) {
-            const next = LEAST_OF_GAP + ((2 - 2 * LEAST_OF_GAP) * (bits >>> 16)) / 65_536;
-            oTo = dv > 0 ? -1 : 1;
-            const gap = dv * -oTo;
-            o = this.nearest(dv > 0 ? b : a, dv > 0 ? a : b, gap * next, gap, i, k, l);
-            dv += oTo * needMl[o]!;
+          if ((bits & 0xffff) < THIRDS) {
+            const about = LEAST_OF_GAP + ((2 - 2 * LEAST_OF_GAP) * (bits >>> 16)) / 65_536;
+            lTo = dv > 0 ? -1 : 1;
+            l =
+              dv > 0
+                ? this.nearest(b, a, dv * about, Infinity, i, k, l)
+                : this.nearest(a, b, -dv * about, Infinity, i, k, l);
+            if (l === NONE) continue;
+            dv += lTo * needMl[l]!;
+            bits ^= bits << 13;
+            bits ^= bits >>> 17;
+            bits ^= bits << 5;
+            if ((bits & 0xffff) < FOURTHS) {
+              const next = LEAST_OF_GAP + ((2 - 2 * LEAST_OF_GAP) * (bits >>> 16)) / 65_536;
+              oTo = dv > 0 ? -1 : 1;
+              const gap = dv * -oTo;
+              o =
+                dv > 0
+                  ? this.nearest(b, a, gap * next, gap, i, k, l)
+                  : this.nearest(a, b, gap * next, gap, i, k, l);
+              dv += oTo * needMl[o]!;
+            }
           }
         }
       }
@@ -295,13 +312,26 @@ export class Annealer {
           dOver += (v2 > 0 ? v2 : 0) - (v > 0 ? v : 0);
         }
       }
+      // At best nothing is over or to be dug out in either any more.
+      let order = 0;
+      if (fits) {
+        if (a > 0) {
+          dOver -= fits.overMl[a - 1]!;
+          order += fits.order[a - 1]!;
+        }
+        if (b > 0) {
+          dOver -= fits.overMl[b - 1]!;
+          order += fits.order[b - 1]!;
+        }
+        change -= order;
+      }
       if (a > 0) {
         const cap = capacity[a]!;
         const v = volume[a]! - cap;
         const c = comfort[a]! - cap;
         const v2 = v - dv;
         const c2 = c - dc;
-        dOver += (v2 > 0 ? v2 : 0) - (v > 0 ? v : 0);
+        if (!fits) dOver += (v2 > 0 ? v2 : 0) - (v > 0 ? v : 0);
         change += press * ((c2 > 0 ? c2 : 0) - (c > 0 ? c : 0));
       }
       if (b > 0) {
@@ -310,7 +340,7 @@ export class Annealer {
         const c = comfort[b]! - cap;
         const v2 = v + dv;
         const c2 = c + dc;
-        dOver += (v2 > 0 ? v2 : 0) - (v > 0 ? v : 0);
+        if (!fits) dOver += (v2 > 0 ? v2 : 0) - (v > 0 ? v : 0);
         change += press * ((c2 > 0 ? c2 : 0) - (c > 0 ? c : 0));
       }
       // Metropolis: a rise is taken with probability exp(−rise ÷ heat), so at most this much is, drawn beforehand.
@@ -361,14 +391,22 @@ export class Annealer {
       }
       if (change > slack) continue;
 
-      change += this.pairsChange(i, k, l, o, a, b);
+      if (paired) change += this.pairsChange(i, k, l, o, a, b);
       // The systems are counted as if the move were made, and put back where it is not.
       change += this.count(i, a, b);
       if (k < NONE) change += this.count(k, b, a);
       if (lTo !== 0) change += lTo > 0 ? this.count(l, a, b) : this.count(l, b, a);
       if (o < NONE) change += oTo > 0 ? this.count(o, a, b) : this.count(o, b, a);
       change += apartPoints * (conflicts[masks[a]!]! + conflicts[masks[b]!]! - clashes);
-      if (change + price * dOver > most) {
+      let taken = change + price * dOver <= most;
+      if (taken && fits) {
+        fits.ask(i, a - 1, b - 1, k < NONE ? k : -1);
+        change += order + fits.changeOrder;
+        dOver = fits.changeOverMl;
+        taken = change + price * dOver <= most;
+        if (taken) fits.commit();
+      }
+      if (!taken) {
         if (o < NONE) this.count(o, oTo > 0 ? b : a, oTo > 0 ? a : b);
         if (lTo !== 0) this.count(l, lTo > 0 ? b : a, lTo > 0 ? a : b);
         if (k < NONE) this.count(k, a, b);
@@ -419,16 +457,12 @@ export class Annealer {
       }
       total += change;
       over += dOver;
-      better = over <= closes && total < leastTotal - 1e-9;
+      if (total < leastTotal - 1e-9 && over <= closes) {
+        leastTotal = total;
+        this.bestWhere.set(where);
+      }
     }
-    if (better) {
-      leastTotal = total;
-      bestWhere.set(where);
-    }
-    this.total = total;
-    this.over = over;
-    this.price = price;
-    this.leastTotal = leastTotal;
+    Object.assign(this, { total, over, price, leastTotal });
   }
 
   /** The assignment as it is, which may not close. */
@@ -477,20 +511,15 @@ export class Annealer {
 
   private enter(i: number, c: number): void {
     this.seat[i] = this.counts[c]!;
-    this.inside[c * this.instance.n + this.counts[c]!++] = i;
+    this.inside[c]![this.counts[c]!++] = i;
     this.where[i] = c;
-    const rank = this.tables.rank[i]!;
-    this.ranks[c * this.tables.words + (rank >>> 5)]! |= 1 << (rank & 31);
   }
 
   private leave(i: number, c: number): void {
-    const { inside } = this;
-    const row = c * this.instance.n;
-    const last = inside[row + (this.counts[c]! -= 1)]!;
-    inside[row + this.seat[i]!] = last;
+    const own = this.inside[c]!;
+    const last = own[(this.counts[c]! -= 1)]!;
+    own[this.seat[i]!] = last;
     this.seat[last] = this.seat[i]!;
-    const rank = this.tables.rank[i]!;
-    this.ranks[c * this.tables.words + (rank >>> 5)]! &= ~(1 << (rank & 31));
   }
 
   /** Counts a thing in another place: what that changes in how far its system is spread, in points. */
@@ -511,9 +540,8 @@ export class Annealer {
   }
 
   /**
-   * Of what lies in `from` and may lie in `to`, but for things i, k and l, the one whose need is nearest to `ml`, as
-   * `SIZE_STEPS` tell sizes apart; none where each is further from it than `within`. Found in the set of bits of that
-   * place, from the rank of that size up and down: looking at each that lies there took a quarter of the loop.
+   * Of what lies in `from` and may lie in `to`, but for things i, k and l, the one whose need is nearest to `ml`; none
+   * where each is further from it than `within`.
    */
   private nearest(
     from: number,
@@ -524,40 +552,16 @@ export class Annealer {
     k: number,
     l: number,
   ): number {
-    const { M, needMl, allowed, words, byRank, rankAt, stepsPerMl } = this.tables;
-    const { ranks } = this;
-    const first = from * words;
-    const step = ml * stepsPerMl;
-    const at = rankAt[step < SIZE_STEPS ? step | 0 : SIZE_STEPS]!;
+    const { M, needMl, allowed } = this.tables;
+    const own = this.inside[from]!;
     let found = this.instance.n;
     let least = within;
-    let w = at >>> 5;
-    let bits = ranks[first + w]! & (-1 << (at & 31));
-    for (;;) {
-      while (bits === 0 && (w += 1) < words) bits = ranks[first + w]!;
-      if (bits === 0) break;
-      const bit = 31 - clz32(bits & -bits);
-      bits &= bits - 1;
-      const x = byRank[(w << 5) + bit]!;
-      if (x === i || x === k || x === l || !allowed[x * M + to]) continue;
+    for (let p = this.counts[from]! - 1; p >= 0; p -= 1) {
+      const x = own[p]!;
       const gap = needMl[x]! > ml ? needMl[x]! - ml : ml - needMl[x]!;
-      if (gap >= least) break;
+      if (gap >= least || x === i || x === k || x === l || !allowed[x * M + to]) continue;
       least = gap;
       found = x;
-      break;
-    }
-    w = at >>> 5;
-    bits = ranks[first + w]! & ~(-1 << (at & 31));
-    for (;;) {
-      while (bits === 0 && (w -= 1) >= 0) bits = ranks[first + w]!;
-      if (bits === 0) break;
-      const bit = 31 - clz32(bits);
-      bits ^= 1 << bit;
-      const x = byRank[(w << 5) + bit]!;
-      if (x === i || x === k || x === l || !allowed[x * M + to]) continue;
-      const gap = needMl[x]! > ml ? needMl[x]! - ml : ml - needMl[x]!;
-      if (gap < least) found = x;
-      break;
     }
     return found;
   }

@@ -17,15 +17,7 @@ const S = SYSTEMS.length;
  * seldom, but each has one of the lots. Measured on the bench's kits: half a per cent of the objective in the same time.
  */
 const DRAW_POINTS = 6;
-/** Lots of each thing: a power of two, so that one is drawn by a few bits, and at least two for each place. */
-const LEAST_LOTS = 64;
-const lotsFor = (M: number): number => {
-  let lots = LEAST_LOTS;
-  while (lots < 2 * M) lots *= 2;
-  return lots;
-};
-/** Sizes are told apart to so small a part of the largest. */
-export const SIZE_STEPS = 1023;
+const LOTS = 64;
 
 /**
  * An instance as the annealing reads it: index 0 is the floor, c is compartment c − 1, and thing n is none, which takes
@@ -55,16 +47,8 @@ export interface AnnealTables {
   bagLimit: Float64Array;
   riderOf: Int32Array;
   mirror: Int32Array;
-  /** So many for each free thing: the places it may be in, each as often as it should be drawn. */
-  lots: number;
-  choices: Uint16Array;
-  /** Free things from the smallest to the largest need, of each thing its rank in that, and how many words of 32 bits ranks take. */
-  byRank: Int32Array;
-  rank: Int32Array;
-  words: number;
-  /** For each step of size the rank of the first thing that is as large; and steps for each millilitre. */
-  rankAt: Int32Array;
-  stepsPerMl: number;
+  /** Of each free thing the places it may be in, each as often as it should be drawn. */
+  choices: readonly Int32Array[];
   isFree: Uint8Array;
   /** Conflicting pairs in each set of systems: from a table over all 2¹² of them. */
   conflicts: Uint8Array;
@@ -93,19 +77,15 @@ export function annealTables(instance: Instance, free: readonly number[]): Annea
       allowed[i * M + j + 1] = instance.allowed[i * m + j]!;
     }
   }
-  const lots = lotsFor(M);
-  const choices = new Uint16Array(free.length * lots);
-  free.forEach((i, p) => {
+  const choices = free.map((i) => {
     const own = Array.from({ length: M }, (_, c) => c).filter((c) => allowed[i * M + c]);
     const least = Math.min(...own.map((c) => points[i * M + c]!));
     const likely = own.map((c) => Math.exp((least - points[i * M + c]!) / DRAW_POINTS));
     const whole = likely.reduce((sum, value) => sum + value, 0);
-    // One lot each, and of the others their share.
-    let [lot, upTo] = [0, 0];
-    own.forEach((c, k) => {
-      upTo += 1 + ((lots - own.length) * likely[k]!) / whole;
-      for (; lot < Math.round(upTo); lot += 1) choices[p * lots + lot] = c;
-    });
+    const spare = Math.max(0, LOTS - own.length);
+    return Int32Array.from(
+      own.flatMap((c, k) => Array<number>(1 + Math.round((spare * likely[k]!) / whole)).fill(c)),
+    );
   });
   const isFree = new Uint8Array(n);
   for (const i of free) isFree[i] = 1;
@@ -142,17 +122,6 @@ export function annealTables(instance: Instance, free: readonly number[]): Annea
           ? gram(x, side[x]!, tailM[x]!, toFront(x), 1) + gram(y, side[y]!, tailM[y]!, toFront(y), 1)
           : gram(x, side[y]! - side[x]!, tailM[y]! - tailM[x]!, toFront(y) - toFront(x), 0);
 
-  const byRank = Int32Array.from(free).sort((p, q) => instance.needMl[p]! - instance.needMl[q]!);
-  const rank = new Int32Array(n);
-  byRank.forEach((i, at) => (rank[i] = at));
-  const largestMl = byRank.length > 0 ? instance.needMl[byRank.at(-1)!]! : 0;
-  const stepsPerMl = largestMl > 0 ? SIZE_STEPS / largestMl : 0;
-  let at = 0;
-  const rankAt = Int32Array.from({ length: SIZE_STEPS + 1 }, (_, step) => {
-    while (at < byRank.length - 1 && instance.needMl[byRank[at]!]! * stepsPerMl < step) at += 1;
-    return at;
-  });
-
   return {
     M,
     needMl: withNone(instance.needMl),
@@ -174,13 +143,7 @@ export function annealTables(instance: Instance, free: readonly number[]): Annea
     bagLimit: Float64Array.from({ length: b + 1 }, (_, k) => (k === b ? Infinity : instance.bagLimitG[k]!)),
     riderOf,
     mirror: Int32Array.from({ length: M }, (_, c) => (c === 0 ? -1 : instance.mirror[c - 1]! + 1)),
-    lots,
     choices,
-    byRank,
-    rank,
-    words: Math.ceil(byRank.length / 32),
-    rankAt,
-    stepsPerMl,
     isFree,
     conflicts,
     steep,

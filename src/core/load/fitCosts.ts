@@ -1,5 +1,6 @@
-import { fitIn } from '@/core/fit/fit';
+import { fitIn, layChanged, overMlOf, type StiffLay } from '@/core/fit/fit';
 import { quickLay } from '@/core/fit/known';
+import type { Thing } from '@/core/kit/thing';
 import type { Random } from '@/core/random';
 import { seededRandom } from '@/core/random';
 import { ORDER_POINTS } from './costs';
@@ -9,8 +10,10 @@ import type { Instance } from './instance';
 interface Cost {
   overMl: number;
   order: number;
-  /** Things of the pairs of which the first lies under the second, one after the other. */
+  /** Things of the pairs of which the first lies under the second, one after the other; none where order is left out. */
   under: readonly number[];
+  /** How the stiff lie; null where it was not laid down. */
+  lay: StiffLay | null;
 }
 
 /** Two numbers of 26 bits make a key of 52, which a double holds exactly. */
@@ -40,6 +43,7 @@ export class FitCosts {
   private readonly known: Map<number, Cost>[];
   private readonly where: Int32Array;
   private readonly members: Int32Array[];
+  private readonly lays: (StiffLay | null)[] = [];
   private readonly counts: Int32Array;
   /** Room each takes whatever lies beside it. */
   private readonly leastMl: Float64Array;
@@ -49,7 +53,14 @@ export class FitCosts {
   private readonly lotOf = new Map<string, number>();
   private readonly costs: [Cost, Cost] = [NOTHING, NOTHING];
 
-  constructor(private readonly instance: Instance) {
+  /**
+   * @param carry whether stiff things stay as they lie while others come and go, and order is left out, which is quick;
+   * or are laid anew for each set, so that a set always lies the same
+   */
+  constructor(
+    private readonly instance: Instance,
+    private readonly carry = false,
+  ) {
     const { n, m } = instance;
     const random: Random = seededRandom(n * 31 + m);
     const bits = () => Int32Array.from({ length: n }, () => Math.floor(random() * HIGH));
@@ -80,6 +91,7 @@ export class FitCosts {
     }
     for (let j = 0; j < m; j += 1) {
       const cost = this.costOf(j, -1, -1, this.keyLow[j]!, this.keyHigh[j]!);
+      this.lays[j] = cost.lay;
       this.overMl[j] = cost.overMl;
       this.order[j] = cost.order;
       this.involve(j, cost);
@@ -141,11 +153,13 @@ export class FitCosts {
     this.shift(i, b);
     if (k >= 0) this.shift(k, a);
     if (a >= 0) {
+      this.lays[a] = this.costs[0].lay;
       this.overMl[a] = this.costs[0].overMl;
       this.order[a] = this.costs[0].order;
       this.involve(a, this.costs[0]);
     }
     if (b >= 0) {
+      this.lays[b] = this.costs[1].lay;
       this.overMl[b] = this.costs[1].overMl;
       this.order[b] = this.costs[1].order;
       this.involve(b, this.costs[1]);
@@ -198,7 +212,7 @@ export class FitCosts {
     for (const i of lots) leastMl += this.leastMl[i]!;
     const capacity = instance.capacityMl[j]!;
     if (leastMl > capacity + 1e-6) {
-      const cost: Cost = { overMl: leastMl - capacity, order: 0, under: [] };
+      const cost: Cost = { overMl: leastMl - capacity, order: 0, under: [], lay: null };
       own.set(key, cost);
       return cost;
     }
@@ -206,18 +220,34 @@ export class FitCosts {
     lots.sort((a, b) => a - b);
     const { chamber } = instance.spots[j]!;
     const things = lots.flatMap((i) => instance.outer[i]!);
-    const fit = fitIn(chamber, things, quickLay(chamber, things));
+    const lay = this.layFor(j, things, out, into);
+    if (this.carry) {
+      const cost = { overMl: overMlOf(chamber, things, lay), order: 0, under: [], lay };
+      own.set(key, cost);
+      return cost;
+    }
+    const fit = fitIn(chamber, things, lay);
     const cost: Cost = {
       overMl: fit.closes ? 0 : Math.max(1, fit.neededMl - capacity, noPlaceMl(instance, fit)),
       order: instance.weights.order * ORDER_POINTS * fit.under.length,
       under: fit.under.flatMap(([a, b]) => [this.lotOf.get(a)!, this.lotOf.get(b)!]),
+      lay,
     };
     own.set(key, cost);
     return cost;
   }
+
+  /** How the stiff lie: as they do now but for what changes, where that finds a place; else laid anew. */
+  private layFor(j: number, things: readonly Thing[], out: number, into: number): StiffLay {
+    const { chamber } = this.instance.spots[j]!;
+    const now = this.carry ? this.lays[j] : null;
+    if (!now) return quickLay(chamber, things);
+    const lot = (i: number) => (i < 0 ? [] : this.instance.outer[i]!);
+    return layChanged(chamber, now, lot(out), lot(into), things) ?? quickLay(chamber, things);
+  }
 }
 
-const NOTHING: Cost = { overMl: 0, order: 0, under: [] };
+const NOTHING: Cost = { overMl: 0, order: 0, under: [], lay: null };
 
 /** Room that what found no place would need: the way back to what closes leads over less of it. */
 function noPlaceMl(instance: Instance, fit: { noPlace: readonly string[] }): number {

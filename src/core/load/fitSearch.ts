@@ -1,5 +1,6 @@
 import type { Random } from '@/core/random';
 import { Annealer } from './anneal';
+import { FitCosts } from './fitCosts';
 import { FittedState } from './fitted';
 import { withLeastRoom, type Instance } from './instance';
 import { brokenRules } from './objective';
@@ -10,24 +11,26 @@ import { LoadState } from './state';
  * Rounds of one search: a number, not seconds, so that a seed gives the same load anywhere. Two to three seconds of one
  * thread for 60 to 120 things; what is best so far is told on the way (`npm run bench:load -- --fit`).
  */
-export const ROUNDS = 160;
+export const ROUNDS = 80;
 
+/** Rounds by litres alone at the beginning, their heats in points one after the other, and moves of each. */
+const BY_LITRES = 48;
+/** Of so many later rounds two are by litres again: what is stuck is seldom freed by single moves. */
+const AGAIN = 6;
+const HOTS = [15, 3, 60] as const;
+const MOVES_BY_LITRES = 80_000;
 /**
- * The first rounds move anything, and find the rough shape; each later one only what lies in some of the compartments and
- * on the floor, which the same moves search much more closely. Measured on the bench's kits: with rounds over the whole
- * load throughout, one in eight of the second ten found anything better, and the loads of a second were half a per cent
- * worse.
+ * The first rounds by litres move anything, and find the rough shape; each later one only what lies in some of the
+ * compartments and on the floor, which the same moves search much more closely.
  */
 const ROUNDS_OF_ALL = 12;
 const LEAST_OPEN = 0.3;
 const MOST_OPEN = 0.65;
-/** Heats of the rounds one after the other, in points. */
-const HOTS_OF_ALL = [15, 3, 60] as const;
 const HOTS_OF_PART = [15, 5, 15] as const;
+/** The later rounds, which ask of each move whether things still lie. */
+const HOT_BY_FIT = 2;
+const MOVES_BY_FIT = 15_000;
 const COLD = 0.1;
-const MOVES = 80_000;
-/** The bound is asked once, after so many rounds: by then most of what will be found has been. */
-const ROUNDS_BEFORE_BOUND = 60;
 /** Points that a place costs more, where a thing had to come out of it again. */
 const PENALTY = 2;
 /** A load further from the best than this is not improved any more. */
@@ -60,13 +63,12 @@ export interface SearchProgress {
  * A greedy load first. Then rounds of an annealing by litres alone, which tries millions of moves a second, each from the
  * best so far. It gives stiff things their own volume, but no compartment more of them than it was found to take
  * (`STIFF_AT_FIRST`): what it calls a load then nearly is one. It is laid down, what finds no place is taken out and put
- * where it does, and the places that failed cost more from then on (guided local search, Voudouris and Tsang 1999); then
- * descent by how things lie, with order counted in. After the first rounds each opens a part of the compartments, drawn
- * anew, and leaves the rest as it is (large neighbourhood search, Shaw 1998). The load as it is counts as found, so that
- * searching on from it never ends worse.
+ * where it does, and the places that failed cost more from then on (guided local search, Voudouris and Tsang 1999). Then
+ * rounds of an annealing that asks of each move it would take whether things still lie. After each, descent with order
+ * counted in. The load as it is counts as found, so that searching on from it never ends worse.
  *
  * @param random seeded source; the same seed and number of rounds give the same load
- * @param boundOf finds what no load is better than, where the search may end; asked once, on the way,
+ * @param boundOf finds what no load is better than, where the search may end; asked once, after the rounds by litres,
  * with the best objective so far
  * @returns where each thing goes: compartment index, or −1 for the floor
  */
@@ -101,24 +103,31 @@ export function* searchLoad(
   const loose = withLeastRoom(instance);
   const pinnedMl = stiffMlOf(instance, (i) => (instance.fixed[i] ? instance.start[i]! : -1));
   const stiffCapacityMl = pinnedMl.map((ml, j) => Math.max(ml, STIFF_AT_FIRST * instance.capacityMl[j]!));
-  const annealer = new Annealer(loose, free, pinnedOverMl(loose), random, stiffCapacityMl);
+  const byLitres = new Annealer(loose, free, pinnedOverMl(loose), random, { stiffCapacityMl });
+  const byFit = new Annealer(instance, free, fitted.pinnedOverMl, random, {
+    fits: new FitCosts(instance, true),
+  });
   let bound = -Infinity;
   for (let round = 0; round < rounds && bestTotal > bound + 1e-6; round += 1) {
-    const { where, to } = withPairMoved(fitted, free, best, random);
+    const litres = round < BY_LITRES || round % AGAIN < 2;
+    const annealer = litres ? byLitres : byFit;
+    const { where, to } = litres ? withPairMoved(fitted, free, best, random) : { where: best, to: [] };
     annealer.start(where);
     const atStart = annealer.bestTotal();
-    const all = round < ROUNDS_OF_ALL;
-    const hots = all ? HOTS_OF_ALL : HOTS_OF_PART;
-    const schedule = { hot: hots[round % hots.length]!, cold: COLD };
-    annealer.run(schedule, MOVES, all ? null : someOpen(instance.m, to, random));
-    // Its last load, where it met none better than its first, is at least another one.
-    const other = annealer.bestTotal() >= atStart - 1e-6;
+    if (litres && round < ROUNDS_OF_ALL)
+      annealer.run({ hot: HOTS[round % HOTS.length]!, cold: COLD }, MOVES_BY_LITRES);
+    else if (litres) {
+      const hot = HOTS_OF_PART[round % HOTS_OF_PART.length]!;
+      annealer.run({ hot, cold: COLD }, MOVES_BY_LITRES, someOpen(instance.m, to, random));
+    } else annealer.run({ hot: HOT_BY_FIT, cold: COLD }, MOVES_BY_FIT);
+    // By litres its last load, where it met none better than its first, is at least another one.
+    const other = litres && annealer.bestTotal() >= atStart - 1e-6;
     fitted.restore(free, (other ? annealer.current() : annealer.best()) ?? best);
-    learnStiff(fitted, stiffCapacityMl, pinnedMl);
-    for (const [i, j] of fitted.mend(free, options)) annealer.penalise(i, j, PENALTY);
+    if (litres) learnStiff(fitted, stiffCapacityMl, pinnedMl);
+    for (const [i, j] of fitted.mend(free, options)) byLitres.penalise(i, j, PENALTY);
     if (fitted.total < bestTotal * NEAR) fitted.descend(free, options);
     const told = report((round + 1) / rounds);
-    if (round === ROUNDS_BEFORE_BOUND - 1) bound = boundOf(bestTotal);
+    if (round === BY_LITRES - 1) bound = boundOf(bestTotal);
     yield told;
   }
   return best;
