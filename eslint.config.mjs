@@ -40,6 +40,8 @@ export default tseslint.config(
     files: ['scripts/**', 'tests/**'],
     rules: { 'no-console': 'off', 'react-hooks/rules-of-hooks': 'off', 'no-empty-pattern': 'off' },
   },
+  // Variables that the caller of a compiled loop sets from outside.
+  { files: ['**/*.as.ts'], rules: { 'prefer-const': 'off' } },
   { files: ['**/*.cjs'], rules: { '@typescript-eslint/no-require-imports': 'off' } },
   prettier,
 );

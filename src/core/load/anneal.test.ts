@@ -12,7 +12,8 @@ describe('the annealing', () => {
       fc.property(seeds, (seed) => {
         const random = seededRandom(seed);
         const instance = instanceOf(seed, 30);
-        const { steep, M } = annealTables(instance, []);
+        const { steep } = annealTables(instance, []);
+        const M = instance.m + 1;
         const where = Int32Array.from({ length: 30 }, () => Math.floor(random() * M) - 1);
         const before = objectiveOf(instance, where);
         for (let k = 0; k < 20; k += 1) {

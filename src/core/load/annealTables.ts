@@ -24,8 +24,6 @@ const LOTS = 64;
  * no room, weighs nothing and costs nothing anywhere, so that an exchange of fewer things needs no cases.
  */
 export interface AnnealTables {
-  /** Compartments and the floor. */
-  M: number;
   needMl: Float64Array;
   comfortMl: Float64Array;
   stiffMl: Float64Array;
@@ -49,16 +47,22 @@ export interface AnnealTables {
   mirror: Int32Array;
   /** Of each free thing the places it may be in, each as often as it should be drawn. */
   choices: readonly Int32Array[];
-  isFree: Uint8Array;
   /** Conflicting pairs in each set of systems: from a table over all 2¹² of them. */
   conflicts: Uint8Array;
   /** M·M: points that balance and fairness change at most for each gram that goes from one place to the other. */
   steep: Float64Array;
-  /** Points for a millilitre pressed, a further compartment of a system, a conflict, a pair, a gram beyond the fair. */
-  price: { press: number; spread: number; apart: number; pair: number; fair: number };
   /** By rider: points for a gram on the wrong wheel. */
   share: Float64Array;
 }
+
+/** Points for a millilitre pressed, a further compartment of a system, a conflict, a pair, a gram beyond the fair. */
+export const pricesOf = (weights: Instance['weights']) => ({
+  press: (weights.tight * PRESS_POINTS) / 1000,
+  spread: weights.together * SPREAD_POINTS,
+  apart: weights.apart * APART_POINTS,
+  pair: weights.wishes * PAIR_POINTS,
+  fair: (weights.fair * FAIR_POINTS) / 1000,
+});
 
 export function annealTables(instance: Instance, free: readonly number[]): AnnealTables {
   const { n, m, b, weights } = instance;
@@ -87,8 +91,6 @@ export function annealTables(instance: Instance, free: readonly number[]): Annea
       own.flatMap((c, k) => Array<number>(1 + Math.round((spare * likely[k]!) / whole)).fill(c)),
     );
   });
-  const isFree = new Uint8Array(n);
-  for (const i of free) isFree[i] = 1;
   const conflicts = new Uint8Array(1 << S);
   for (let mask = 0; mask < 1 << S; mask += 1)
     for (let x = 0; x < S; x += 1)
@@ -101,7 +103,7 @@ export function annealTables(instance: Instance, free: readonly number[]): Annea
   const onBody = padded(instance.onBody, 0);
   const onBike = Float64Array.from({ length: M }, (_, c) => (c === 0 || onBody[c] ? 0 : 1));
   const riderOf = Int32Array.from({ length: M }, (_, c) => (c === 0 ? -1 : instance.riderOf[c - 1]!));
-  const fair = (weights.fair * FAIR_POINTS) / 1000;
+  const { fair } = pricesOf(weights);
   const share = instance.wholeG.map((whole) => (SHARE_POINTS * 100) / whole);
   // What a gram that comes to place c, or goes from it, changes at most for its rider.
   const gram = (c: number, sideBy: number, tailBy: number, frontBy: number, loadBy: number): number =>
@@ -123,7 +125,6 @@ export function annealTables(instance: Instance, free: readonly number[]): Annea
           : gram(x, side[y]! - side[x]!, tailM[y]! - tailM[x]!, toFront(y) - toFront(x), 0);
 
   return {
-    M,
     needMl: withNone(instance.needMl),
     comfortMl: withNone(instance.comfortMl),
     stiffMl: withNone(instance.stiffMl),
@@ -144,16 +145,8 @@ export function annealTables(instance: Instance, free: readonly number[]): Annea
     riderOf,
     mirror: Int32Array.from({ length: M }, (_, c) => (c === 0 ? -1 : instance.mirror[c - 1]! + 1)),
     choices,
-    isFree,
     conflicts,
     steep,
-    price: {
-      press: (weights.tight * PRESS_POINTS) / 1000,
-      spread: weights.together * SPREAD_POINTS,
-      apart: weights.apart * APART_POINTS,
-      pair: weights.wishes * PAIR_POINTS,
-      fair,
-    },
     share,
   };
 }

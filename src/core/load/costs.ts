@@ -108,7 +108,7 @@ export const PRESS_POINTS = 0.4;
 /** Side difference: a little for every 100 g, much more beyond the 200 g that riders agree on. */
 export const SIDE_FREE_G = 200;
 export const SIDE_POINTS = 0.003;
-const SIDE_OVER_POINTS = 0.04;
+export const SIDE_OVER_POINTS = 0.04;
 export const sidePoints = (differenceG: number): number => {
   // Written without Math calls: the search asks for this at every move it tries.
   const size = differenceG < 0 ? -differenceG : differenceG;

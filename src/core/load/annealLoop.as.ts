@@ -1,0 +1,733 @@
+/*
+ * The loop of the annealing (see anneal.ts), in AssemblyScript: compiled ahead to WebAssembly by `npm run loops`.
+ *
+ * It is handed the tables (`AnnealTables`) as arrays, and makes records of them: all that a move reads of a thing, or of a
+ * place, lies together, and a thing is where its record is. Measured against arrays side by side: little more
+ * than half the time.
+ */
+
+/** Floating-point numbers somewhere in memory; whoever sets the pointer knows how many. */
+@unmanaged
+class Floats {
+  @inline
+  @operator('[]')
+  get(i: i32): f64 {
+    return load<f64>(changetype<usize>(this) + ((<usize>i) << 3));
+  }
+
+  @inline
+  @operator('[]=')
+  set(i: i32, value: f64): void {
+    store<f64>(changetype<usize>(this) + ((<usize>i) << 3), value);
+  }
+}
+
+/** Whole numbers, or pointers, somewhere in memory. */
+@unmanaged
+class Ints {
+  @inline
+  @operator('[]')
+  get(i: i32): i32 {
+    return load<i32>(changetype<usize>(this) + ((<usize>i) << 2));
+  }
+
+  @inline
+  @operator('[]=')
+  set(i: i32, value: i32): void {
+    store<i32>(changetype<usize>(this) + ((<usize>i) << 2), value);
+  }
+}
+
+/** Small whole numbers somewhere in memory: flags and counts below 256. */
+@unmanaged
+class Bytes {
+  @inline
+  @operator('[]')
+  get(i: i32): i32 {
+    return load<u8>(changetype<usize>(this) + <usize>i);
+  }
+}
+
+@unmanaged
+class Bag {
+  massG: f64;
+  limitG: f64;
+}
+
+@unmanaged
+class Rider {
+  left: f64;
+  load: f64;
+  front: f64;
+  tail: f64;
+  body: f64;
+  balanced: f64;
+  share: f64;
+  fairG: f64;
+  baseG: f64;
+  bareFrontShare: f64;
+
+  /** Balance and fairness of one who carries `load` on the bike, which counts in it, and `body`. */
+  balance(leftG: f64, loadG: f64, frontG: f64, tailKgM: f64, bodyG: f64): f64 {
+    const shift = frontG - this.bareFrontShare * loadG;
+    const unfair = loadG - this.baseG + bodyG - this.fairG;
+    const size = abs(leftG);
+    const sides = size * sidePrice + (size > sideFreeG ? (size - sideFreeG) * sideOverPrice : 0);
+    const tails = tailKgM > tailFreeKgM ? tailOverPrice * (tailKgM - tailFreeKgM) : 0;
+    return balanceWeight * (sides + tails + this.share * abs(shift)) + (unfair > 0 ? fairPoints * unfair : 0);
+  }
+}
+
+/** A compartment, or the floor, which has the first record. */
+@unmanaged
+class Place {
+  volume: f64;
+  capacity: f64;
+  comfort: f64;
+  stiff: f64;
+  stiffCapacity: f64;
+  mass: f64;
+  limit: f64;
+  side: f64;
+  tailM: f64;
+  frontShare: f64;
+  onBody: f64;
+  onBike: f64;
+  bag: Bag;
+  /** None for the floor, which is nobody's. */
+  rider: Rider;
+  mirror: Place;
+  index: i32;
+  mask: i32;
+  isOpen: i32;
+  /** Which free things are in it, in no order: for drawing one. */
+  inside: Ints;
+  count: i32;
+  /** Points that balance and fairness change at most for each gram that goes from here to another. */
+  steep: Floats;
+
+  @inline
+  conflicts(): i32 {
+    return conflicts[this.mask];
+  }
+
+  @inline
+  at(p: i32): Thing {
+    return changetype<Thing>(this.inside[p]);
+  }
+}
+
+/** How often a system is in each place, and in how many places it is at all. */
+@unmanaged
+class System {
+  bit: i32;
+  spread: i32;
+  present: Ints;
+}
+
+@unmanaged
+class Thing {
+  needMl: f64;
+  comfortMl: f64;
+  stiffMl: f64;
+  massG: f64;
+  place: Place;
+  /** Where in the list of its place it is. */
+  seat: i32;
+  /** The other of its pair, or none. */
+  pair: Thing;
+  system: System;
+  index: i32;
+  isFree: i32;
+  choices: Ints;
+  choiceCount: i32;
+  points: Floats;
+  allowed: Bytes;
+}
+
+/** Asks how things would lie after a move: leaves the answer in `askedOverMl` and `askedOrder`. */
+declare function ask(i: i32, a: i32, b: i32, k: i32): void;
+/** Makes the move last asked about; sets `fitOverMl` and `fitOrder` anew. */
+declare function commit(): void;
+
+/** Moves between two steps of heat and price: often enough to be smooth, seldom enough to cost nothing. */
+const STEP: i32 = 64;
+/** Share of the moves that bring something back from where the thing goes; the rest move one thing alone. In 65536ths. */
+const SWAPS: i32 = 45_875;
+/** Share of the swaps that take a third thing along, and of those a fourth, chosen so that the litres come out even. */
+const THIRDS: i32 = 45_875;
+const FOURTHS: i32 = 19_661;
+/** The litres to be evened out are taken as so much smaller or larger, so that it is not always the same thing. */
+const LEAST_OF_GAP: f64 = 0.6;
+/** Bounds of the price of a millilitre that does not fit, in points, and its change each step. */
+const LOWEST_PRICE: f64 = 0.001;
+const HIGHEST_PRICE: f64 = 60;
+const DEARER: f64 = 1.006;
+const EPSILON: f64 = 1e-7;
+
+// What anneal.ts sets before `setUp`: numbers, and pointers to the tables.
+export let n: i32 = 0;
+export let M: i32 = 0;
+export let bags: i32 = 0;
+export let riders: i32 = 0;
+export let systems: i32 = 0;
+export let byFit: i32 = 0;
+export let byStiff: i32 = 0;
+export let closes: f64 = 0;
+export let bodyLimitG: f64 = 0;
+export let balanceWeight: f64 = 0;
+export let press: f64 = 0;
+export let spreadPoints: f64 = 0;
+export let apartPoints: f64 = 0;
+export let pairPoints: f64 = 0;
+export let fairPoints: f64 = 0;
+export let sidePrice: f64 = 0;
+export let sideOverPrice: f64 = 0;
+export let sideFreeG: f64 = 0;
+export let tailOverPrice: f64 = 0;
+export let tailFreeKgM: f64 = 0;
+export let needMl: Floats = changetype<Floats>(0);
+export let comfortMl: Floats = changetype<Floats>(0);
+export let stiffMl: Floats = changetype<Floats>(0);
+export let massG: Floats = changetype<Floats>(0);
+export let system: Ints = changetype<Ints>(0);
+export let pair: Ints = changetype<Ints>(0);
+export let points: Floats = changetype<Floats>(0);
+export let allowed: Bytes = changetype<Bytes>(0);
+export let capacity: Floats = changetype<Floats>(0);
+export let limit: Floats = changetype<Floats>(0);
+export let side: Floats = changetype<Floats>(0);
+export let tailM: Floats = changetype<Floats>(0);
+export let frontShare: Floats = changetype<Floats>(0);
+export let onBody: Floats = changetype<Floats>(0);
+export let onBike: Floats = changetype<Floats>(0);
+export let bagOf: Ints = changetype<Ints>(0);
+export let bagLimit: Floats = changetype<Floats>(0);
+export let riderOf: Ints = changetype<Ints>(0);
+export let mirror: Ints = changetype<Ints>(0);
+export let free: Ints = changetype<Ints>(0);
+export let freeCount: i32 = 0;
+/** Places of each free thing, one thing's after the other's, with where they begin. */
+export let choices: Ints = changetype<Ints>(0);
+export let choicesFrom: Ints = changetype<Ints>(0);
+export let conflicts: Bytes = changetype<Bytes>(0);
+export let steep: Floats = changetype<Floats>(0);
+export let share: Floats = changetype<Floats>(0);
+export let fairG: Floats = changetype<Floats>(0);
+export let baseG: Floats = changetype<Floats>(0);
+export let baseFrontG: Floats = changetype<Floats>(0);
+export let baseTailKgM: Floats = changetype<Floats>(0);
+export let bareFrontShare: Floats = changetype<Floats>(0);
+export let logarithms: Floats = changetype<Floats>(0);
+/** Where the records may begin. */
+export let end: usize = 0;
+
+// What both sides read and write while it is at work.
+export let where: Ints = changetype<Ints>(0);
+export let bestWhere: Ints = changetype<Ints>(0);
+export let stiffCapacity: Floats = changetype<Floats>(0);
+export let isOpen: Bytes = changetype<Bytes>(0);
+export let fitOverMl: Floats = changetype<Floats>(0);
+export let fitOrder: Floats = changetype<Floats>(0);
+export let leastTotal: f64 = Infinity;
+export let heat: f64 = 0;
+export let cooling: f64 = 0;
+export let bits: i32 = 0;
+export let askedOverMl: f64 = 0;
+export let askedOrder: f64 = 0;
+
+let things: usize = 0;
+let places: usize = 0;
+let bagRecords: usize = 0;
+let riderRecords: usize = 0;
+let systemRecords: usize = 0;
+/** The free things a run moves. */
+let drawn: Ints = changetype<Ints>(0);
+let drawnCount: i32 = 0;
+let total: f64 = 0;
+let over: f64 = 0;
+/** Price of a millilitre that does not fit, in points. */
+let price: f64 = 0.02;
+
+function thing(i: i32): Thing {
+  return changetype<Thing>(things + <usize>i * offsetof<Thing>());
+}
+
+function place(c: i32): Place {
+  return changetype<Place>(places + <usize>c * offsetof<Place>());
+}
+
+function bag(k: i32): Bag {
+  return changetype<Bag>(bagRecords + <usize>k * offsetof<Bag>());
+}
+
+function rider(r: i32): Rider {
+  return changetype<Rider>(riderRecords + <usize>r * offsetof<Rider>());
+}
+
+function systemAt(s: i32): System {
+  return changetype<System>(systemRecords + <usize>s * offsetof<System>());
+}
+
+/** Room for so many bytes, all zero. */
+function room(bytes: usize): usize {
+  const at = end;
+  end += (bytes + 7) & ~7;
+  const pages = <i32>((end + 0xffff) >> 16) - memory.size();
+  if (pages > 0 && memory.grow(pages) < 0) unreachable();
+  memory.fill(at, 0, bytes);
+  return at;
+}
+
+/** Makes the records from the tables. */
+export function setUp(): void {
+  things = room(<usize>(n + 1) * offsetof<Thing>());
+  places = room(<usize>M * offsetof<Place>());
+  bagRecords = room(<usize>(bags + 1) * offsetof<Bag>());
+  riderRecords = room(<usize>riders * offsetof<Rider>());
+  systemRecords = room(<usize>(systems + 1) * offsetof<System>());
+  drawn = changetype<Ints>(room((<usize>freeCount) << 2));
+  for (let k = 0; k <= bags; k += 1) bag(k).limitG = bagLimit[k];
+  for (let r = 0; r < riders; r += 1) {
+    const own = rider(r);
+    own.share = share[r];
+    own.fairG = fairG[r];
+    own.baseG = baseG[r];
+    own.bareFrontShare = bareFrontShare[r];
+  }
+  for (let s = 0; s <= systems; s += 1) {
+    systemAt(s).bit = 1 << s;
+    systemAt(s).present = changetype<Ints>(room((<usize>M) << 2));
+  }
+  for (let c = 0; c < M; c += 1) {
+    const own = place(c);
+    own.index = c;
+    own.capacity = capacity[c];
+    own.limit = limit[c];
+    own.side = side[c];
+    own.tailM = tailM[c];
+    own.frontShare = frontShare[c];
+    own.onBody = onBody[c];
+    own.onBike = onBike[c];
+    own.bag = bag(bagOf[c]);
+    if (c > 0) own.rider = rider(riderOf[c]);
+    if (mirror[c] > 0) own.mirror = place(mirror[c]);
+    own.inside = changetype<Ints>(room((<usize>n) << 2));
+    own.steep = changetype<Floats>(changetype<usize>(steep) + ((<usize>(c * M)) << 3));
+  }
+  for (let i = 0; i <= n; i += 1) {
+    const own = thing(i);
+    own.index = i;
+    own.needMl = needMl[i];
+    own.comfortMl = comfortMl[i];
+    own.stiffMl = stiffMl[i];
+    own.massG = massG[i];
+    own.system = systemAt(system[i]);
+    if (pair[i] >= 0) own.pair = thing(pair[i]);
+    own.points = changetype<Floats>(changetype<usize>(points) + ((<usize>(i * M)) << 3));
+    own.allowed = changetype<Bytes>(changetype<usize>(allowed) + <usize>(i * M));
+  }
+  for (let p = 0; p < freeCount; p += 1) {
+    const own = thing(free[p]);
+    const from = choicesFrom[p];
+    own.isFree = 1;
+    own.choiceCount = choicesFrom[p + 1] - from;
+    own.choices = changetype<Ints>(changetype<usize>(choices) + ((<usize>from) << 2));
+    for (let k = 0; k < own.choiceCount; k += 1)
+      own.choices[k] = <i32>changetype<usize>(place(own.choices[k]));
+  }
+}
+
+/** Takes up the assignment in `where`: all running sums anew. The price stays: it has found what room is worth here. */
+export function start(): void {
+  for (let k = 0; k <= bags; k += 1) bag(k).massG = 0;
+  for (let r = 0; r < riders; r += 1) {
+    const own = rider(r);
+    own.left = 0;
+    own.body = 0;
+    own.load = baseG[r];
+    own.front = baseFrontG[r];
+    own.tail = baseTailKgM[r];
+  }
+  for (let s = 0; s < systems; s += 1) {
+    systemAt(s).spread = 0;
+    memory.fill(changetype<usize>(systemAt(s).present), 0, (<usize>M) << 2);
+  }
+  for (let c = 0; c < M; c += 1) {
+    const own = place(c);
+    own.volume = 0;
+    own.comfort = 0;
+    own.stiff = 0;
+    own.mass = 0;
+    own.mask = 0;
+    own.count = 0;
+    own.stiffCapacity = stiffCapacity[c];
+  }
+  let sum: f64 = 0;
+  for (let i = 0; i < n; i += 1) {
+    const own = thing(i);
+    const c = place(where[i]);
+    if (own.isFree) enter(own, c);
+    else own.place = c;
+    sum += own.points[c.index];
+    if (c.index === 0) continue;
+    c.volume += own.needMl;
+    c.comfort += own.comfortMl;
+    c.mass += own.massG;
+    c.stiff += own.stiffMl;
+    c.bag.massG += own.massG;
+    const r = c.rider;
+    r.body += c.onBody * own.massG;
+    r.left += c.side * own.massG;
+    r.load += c.onBike * own.massG;
+    r.front += c.onBike * c.frontShare * own.massG;
+    r.tail += (c.tailM * own.massG) / 1000;
+    sum += count(own, place(0), c);
+  }
+  let allOver: f64 = 0;
+  for (let k = 1; k < M; k += 1) {
+    const c = place(k);
+    sum += press * max<f64>(0, c.comfort - c.capacity) + apartPoints * <f64>c.conflicts();
+    allOver += max<f64>(0, c.volume - c.capacity);
+    if (byStiff) allOver += max<f64>(0, c.stiff - c.stiffCapacity);
+  }
+  for (let i = 0; i < n; i += 1) if (pair[i] > i) sum += pairCost(thing(i).place, thing(pair[i]).place);
+  if (byFit) {
+    let order: f64 = 0;
+    allOver = 0;
+    for (let c = 1; c < M; c += 1) {
+      allOver += fitOverMl[c];
+      order += fitOrder[c];
+    }
+    sum += order;
+  }
+  for (let r = 0; r < riders; r += 1) {
+    const own = rider(r);
+    own.balanced = own.balance(own.left, own.load, own.front, own.tail, own.body);
+    sum += own.balanced;
+  }
+  memory.copy(changetype<usize>(bestWhere), changetype<usize>(where), (<usize>n) << 2);
+  total = sum;
+  over = allOver;
+  leastTotal = over <= closes ? total : Infinity;
+}
+
+/** Opens the places told by `isOpen`, and what lies in them. Returns how many things that is. */
+export function open(): i32 {
+  for (let c = 0; c < M; c += 1) place(c).isOpen = isOpen[c];
+  drawnCount = 0;
+  for (let p = 0; p < freeCount; p += 1) {
+    const own = thing(free[p]);
+    if (own.place.isOpen) drawn[drawnCount++] = <i32>changetype<usize>(own);
+  }
+  return drawnCount;
+}
+
+/** Random bits by xorshift (Marsaglia 2003), used in halves: a call for each number is what the loop would mostly do. */
+function draw(x: i32): i32 {
+  x ^= x << 13;
+  x ^= x >>> 17;
+  x ^= x << 5;
+  return x;
+}
+
+/** Tries so many moves. Called with some thousands at a time: the engine makes a loop fast only between two calls of it. */
+export function run(moves: i32): void {
+  const NONE = thing(n);
+  let x = bits;
+  for (let move = 0; move < moves; move += 1) {
+    if (move % STEP === 0) {
+      heat *= cooling;
+      // Up while something does not fit, down while all does: the search swings across the edge of what closes.
+      price = over > closes ? min(HIGHEST_PRICE, price * DEARER) : max(LOWEST_PRICE, price / DEARER);
+    }
+    x = draw(x);
+    const i = changetype<Thing>(drawn[((x >>> 16) * drawnCount) >>> 16]);
+    const a = i.place;
+    const b = changetype<Place>(i.choices[((x & 0xffff) * i.choiceCount) >>> 16]);
+    if (a === b || !b.isOpen) continue;
+    const ca = a.index;
+    const cb = b.index;
+    // Thing i goes from a to b. In a swap k comes back; a third, l, goes with the smaller of the two; a fourth, o,
+    // goes whichever way evens out the litres that are left over.
+    let k = NONE;
+    let l = NONE;
+    let o = NONE;
+    let lTo: f64 = 0;
+    let oTo: f64 = 0;
+    let dv = i.needMl;
+    x = draw(x);
+    if ((x & 0xffff) < SWAPS && b.count > 0) {
+      k = b.at(((x >>> 16) * b.count) >>> 16);
+      if (!k.allowed[ca]) continue;
+      dv -= k.needMl;
+      if (!byFit) {
+        x = draw(x);
+        if ((x & 0xffff) < THIRDS) {
+          const about = LEAST_OF_GAP + ((2 - 2 * LEAST_OF_GAP) * <f64>(x >>> 16)) / 65_536;
+          const back = dv > 0;
+          lTo = back ? -1 : 1;
+          l = nearest(back ? b : a, back ? ca : cb, abs(dv) * about, Infinity, i, k, l);
+          if (l === NONE) continue;
+          dv += lTo * l.needMl;
+          x = draw(x);
+          if ((x & 0xffff) < FOURTHS) {
+            const next = LEAST_OF_GAP + ((2 - 2 * LEAST_OF_GAP) * <f64>(x >>> 16)) / 65_536;
+            const too = dv > 0;
+            oTo = too ? -1 : 1;
+            const gap = abs(dv);
+            o = nearest(too ? b : a, too ? ca : cb, gap * next, gap, i, k, l);
+            dv += oTo * o.needMl;
+          }
+        }
+      }
+    }
+
+    let change =
+      i.points[cb] -
+      i.points[ca] +
+      k.points[ca] -
+      k.points[cb] +
+      lTo * (l.points[cb] - l.points[ca]) +
+      oTo * (o.points[cb] - o.points[ca]);
+    const dc = i.comfortMl - k.comfortMl + lTo * l.comfortMl + oTo * o.comfortMl;
+    const dm = i.massG - k.massG + lTo * l.massG + oTo * o.massG;
+    let ds: f64 = 0;
+    let dOver: f64 = 0;
+    if (byStiff) {
+      ds = i.stiffMl - k.stiffMl + lTo * l.stiffMl + oTo * o.stiffMl;
+      if (ds !== 0) {
+        if (ca > 0) dOver += beyond(a.stiff - a.stiffCapacity, -ds);
+        if (cb > 0) dOver += beyond(b.stiff - b.stiffCapacity, ds);
+      }
+    }
+    // At best nothing is over or to be dug out in either any more.
+    let order: f64 = 0;
+    if (byFit) {
+      if (ca > 0) {
+        dOver -= fitOverMl[ca];
+        order += fitOrder[ca];
+      }
+      if (cb > 0) {
+        dOver -= fitOverMl[cb];
+        order += fitOrder[cb];
+      }
+      change -= order;
+    }
+    if (ca > 0) {
+      if (!byFit) dOver += beyond(a.volume - a.capacity, -dv);
+      change += press * beyond(a.comfort - a.capacity, -dc);
+    }
+    if (cb > 0) {
+      if (!byFit) dOver += beyond(b.volume - b.capacity, dv);
+      change += press * beyond(b.comfort - b.capacity, dc);
+    }
+    // Metropolis: a rise is taken with probability exp(−rise ÷ heat), so at most this much is, drawn beforehand.
+    x = draw(x);
+    const most = heat * logarithms[x >>> 20];
+    const movers = 1 + <i32>(k !== NONE) + <i32>(l !== NONE) + <i32>(o !== NONE);
+    const paired =
+      (changetype<usize>(i.pair) |
+        changetype<usize>(k.pair) |
+        changetype<usize>(l.pair) |
+        changetype<usize>(o.pair)) !==
+      0;
+    const clashes = a.conflicts() + b.conflicts();
+    // What the systems may save at most; and the balance with them.
+    const spared =
+      <f64>movers * spreadPoints + apartPoints * <f64>clashes + (paired ? <f64>movers * pairPoints : 0);
+    const slack = most - price * dOver + spared;
+    if (change - a.steep[cb] * abs(dm) > slack) continue;
+
+    // Each end's rider; a thing that goes to the floor or comes from there concerns one alone.
+    const q = ca > 0 ? a.rider : b.rider;
+    const r = cb > 0 ? b.rider : q;
+    if (dm > 0) {
+      if (b.mass + dm > b.limit + EPSILON) continue;
+      if (a.bag !== b.bag && b.bag.massG + dm > b.bag.limitG + EPSILON) continue;
+      if (b.onBody !== 0 && !(a.onBody !== 0 && q === r) && r.body + dm > bodyLimitG + EPSILON) continue;
+    } else if (dm < 0) {
+      if (a.mass - dm > a.limit + EPSILON) continue;
+      if (a.bag !== b.bag && a.bag.massG - dm > a.bag.limitG + EPSILON) continue;
+      if (a.onBody !== 0 && !(b.onBody !== 0 && q === r) && q.body - dm > bodyLimitG + EPSILON) continue;
+    }
+    // What comes to b's rider; where a is another's, what goes from that one too.
+    const same: f64 = q === r ? 1 : 0;
+    const left2 = r.left + (b.side - same * a.side) * dm;
+    const load2 = r.load + (b.onBike - same * a.onBike) * dm;
+    const front2 = r.front + (b.onBike * b.frontShare - same * a.onBike * a.frontShare) * dm;
+    const tail2 = r.tail + ((b.tailM - same * a.tailM) * dm) / 1000;
+    const body2 = r.body + (b.onBody - same * a.onBody) * dm;
+    const balanced2 = r.balance(left2, load2, front2, tail2, body2);
+    change += balanced2 - r.balanced;
+    let balancedQ: f64 = 0;
+    if (q !== r) {
+      balancedQ = q.balance(
+        q.left - a.side * dm,
+        q.load - a.onBike * dm,
+        q.front - a.onBike * a.frontShare * dm,
+        q.tail - (a.tailM * dm) / 1000,
+        q.body - a.onBody * dm,
+      );
+      change += balancedQ - q.balanced;
+    }
+    if (change > slack) continue;
+
+    if (paired) change += pairsChange(i, k, l, o, a, b);
+    // The systems are counted as if the move were made, and put back where it is not.
+    change += count(i, a, b);
+    if (k !== NONE) change += count(k, b, a);
+    if (l !== NONE) change += lTo > 0 ? count(l, a, b) : count(l, b, a);
+    if (o !== NONE) change += oTo > 0 ? count(o, a, b) : count(o, b, a);
+    change += apartPoints * <f64>(a.conflicts() + b.conflicts() - clashes);
+    let taken = change + price * dOver <= most;
+    if (taken && byFit) {
+      ask(i.index, ca - 1, cb - 1, k !== NONE ? k.index : -1);
+      change += order + askedOrder;
+      dOver = askedOverMl;
+      taken = change + price * dOver <= most;
+      if (taken) commit();
+    }
+    if (!taken) {
+      if (o !== NONE) count(o, oTo > 0 ? b : a, oTo > 0 ? a : b);
+      if (l !== NONE) count(l, lTo > 0 ? b : a, lTo > 0 ? a : b);
+      if (k !== NONE) count(k, a, b);
+      count(i, b, a);
+      continue;
+    }
+    leave(i, a);
+    enter(i, b);
+    if (k !== NONE) {
+      leave(k, b);
+      enter(k, a);
+    }
+    if (l !== NONE) {
+      leave(l, lTo > 0 ? a : b);
+      enter(l, lTo > 0 ? b : a);
+    }
+    if (o !== NONE) {
+      leave(o, oTo > 0 ? a : b);
+      enter(o, oTo > 0 ? b : a);
+    }
+    if (ca > 0) {
+      a.volume -= dv;
+      a.comfort -= dc;
+      a.mass -= dm;
+      a.stiff -= ds;
+    }
+    if (cb > 0) {
+      b.volume += dv;
+      b.comfort += dc;
+      b.mass += dm;
+      b.stiff += ds;
+    }
+    a.bag.massG -= dm;
+    b.bag.massG += dm;
+    r.left = left2;
+    r.load = load2;
+    r.front = front2;
+    r.tail = tail2;
+    r.body = body2;
+    r.balanced = balanced2;
+    if (q !== r) {
+      q.left -= a.side * dm;
+      q.load -= a.onBike * dm;
+      q.front -= a.onBike * a.frontShare * dm;
+      q.tail -= (a.tailM * dm) / 1000;
+      q.body -= a.onBody * dm;
+      q.balanced = balancedQ;
+    }
+    total += change;
+    over += dOver;
+    if (total < leastTotal - 1e-9 && over <= closes) {
+      leastTotal = total;
+      memory.copy(changetype<usize>(bestWhere), changetype<usize>(where), (<usize>n) << 2);
+    }
+  }
+  bits = x;
+}
+
+/** What is more beyond a limit after a change, where so much was before: less than zero is nothing beyond. */
+function beyond(before: f64, change: f64): f64 {
+  return max<f64>(0, before + change) - max<f64>(0, before);
+}
+
+function pairCost(at: Place, other: Place): f64 {
+  if (at.index === 0 && other.index === 0) return 0;
+  return at.index > 0 && other.index > 0 && at.mirror === other ? 0 : pairPoints;
+}
+
+function enter(i: Thing, c: Place): void {
+  i.seat = c.count;
+  c.inside[c.count] = <i32>changetype<usize>(i);
+  c.count += 1;
+  i.place = c;
+  where[i.index] = c.index;
+}
+
+function leave(i: Thing, c: Place): void {
+  c.count -= 1;
+  const last = c.at(c.count);
+  c.inside[i.seat] = <i32>changetype<usize>(last);
+  last.seat = i.seat;
+}
+
+/** Counts a thing in another place: what that changes in how far its system is spread, in points. */
+function count(i: Thing, from: Place, to: Place): f64 {
+  const s = i.system;
+  const present = s.present;
+  let change: f64 = 0;
+  if (from.index > 0) {
+    const rest = present[from.index] - 1;
+    present[from.index] = rest;
+    if (rest === 0) {
+      from.mask &= ~s.bit;
+      s.spread -= 1;
+      if (s.spread > 0) change -= spreadPoints;
+    }
+  }
+  if (to.index > 0) {
+    const now = present[to.index] + 1;
+    present[to.index] = now;
+    if (now === 1) {
+      to.mask |= s.bit;
+      s.spread += 1;
+      if (s.spread > 1) change += spreadPoints;
+    }
+  }
+  return change;
+}
+
+/**
+ * Of what lies in `from` and may lie in the place `to`, but for things i, k and l, the one whose need is nearest to `ml`;
+ * none where each is further from it than `within`.
+ */
+function nearest(from: Place, to: i32, ml: f64, within: f64, i: Thing, k: Thing, l: Thing): Thing {
+  let found = thing(n);
+  let least = within;
+  for (let p = from.count - 1; p >= 0; p -= 1) {
+    const y = from.at(p);
+    const gap = abs(y.needMl - ml);
+    if (gap >= least || y === i || y === k || y === l || !y.allowed[to]) continue;
+    least = gap;
+    found = y;
+  }
+  return found;
+}
+
+/** What the pairs of things i, k, l and o change in points where each of these goes from a to b or back. */
+function pairsChange(i: Thing, k: Thing, l: Thing, o: Thing, a: Place, b: Place): f64 {
+  let change: f64 = 0;
+  for (let part = 0; part < 4; part += 1) {
+    const y = part === 0 ? i : part === 1 ? k : part === 2 ? l : o;
+    const z = y.pair;
+    if (changetype<usize>(z) === 0) continue;
+    const both = z === i || z === k || z === l || z === o;
+    // Where both of a pair change places, that is told by the lower one.
+    if (both && z.index < y.index) continue;
+    const after = y.place === a ? b : a;
+    const otherAfter = !both ? z.place : z.place === a ? b : a;
+    change += pairCost(after, otherAfter) - pairCost(y.place, z.place);
+  }
+  return change;
+}
