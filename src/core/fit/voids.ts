@@ -6,6 +6,8 @@ export const LEAST_VOID_ML = 40;
 /** Cells along each side of a cube as big as the compartment: fine enough to see a void of 40 ml in most bags. */
 const CELLS = 12;
 const LEAST_CELL_MM = 8;
+/** A row of cells is the bits of one whole number, which JavaScript has 32 of, one for the sign. */
+const MOST_IN_ROW = 31;
 /** Slices along the fill axis, for how high soft things reach. */
 export const SLICES = 64;
 
@@ -14,10 +16,11 @@ interface Grid {
   nv: number;
   nw: number;
   cell: [number, number, number];
-  /** 1 where the middle of a cell is inside. */
-  inside: Uint8Array;
-  /** Of the flood, used again each time. */
-  open: Uint8Array;
+  /** By row along w, row iu·nv + iv: bits 1 where the middle of a cell is inside. */
+  inside: Int32Array;
+  /** Of the flood, used again each time: bits not yet reached, bits reached but not gone on from, rows with such. */
+  open: Int32Array;
+  reached: Int32Array;
   stack: Int32Array;
   /** Millilitres of each slice from the bottom up; together the compartment's volume. */
   slices: Float64Array;
@@ -25,16 +28,16 @@ interface Grid {
 
 const grids = new WeakMap<Chamber, Grid>();
 
-/** A chamber on a grid of cells, made once. Flat arrays: the flood below runs at each new set of stiff things. */
+/** A chamber on a grid of cells, made once. Rows as bits: the flood below runs at each new set of stiff things. */
 function gridOf(chamber: Chamber): Grid {
   const known = grids.get(chamber);
   if (known) return known;
   const size = Math.max(LEAST_CELL_MM, Math.cbrt(chamber.volumeMl * 1000) / CELLS);
   const [v, w] = [chamber.v[1] - chamber.v[0], chamber.w[1] - chamber.w[0]];
-  const count = (length: number) => Math.max(1, Math.min(64, Math.round(length / size)));
-  const [nu, nv, nw] = [count(chamber.lengthMm), count(v), count(w)];
+  const count = (length: number, most: number) => Math.max(1, Math.min(most, Math.round(length / size)));
+  const [nu, nv, nw] = [count(chamber.lengthMm, 64), count(v, 64), count(w, MOST_IN_ROW)];
   const cell: Grid['cell'] = [chamber.lengthMm / nu, v / nv, w / nw];
-  const inside = new Uint8Array(nu * nv * nw);
+  const inside = new Int32Array(nu * nv);
   for (let iu = 0; iu < nu; iu += 1)
     for (let iv = 0; iv < nv; iv += 1) {
       const u = (iu + 0.5) * cell[0];
@@ -42,7 +45,7 @@ function gridOf(chamber: Chamber): Grid {
       const half = chamber.across(u, u, atV, atV);
       for (let iw = 0; iw < nw; iw += 1) {
         const atW = chamber.w[0] + (iw + 0.5) * cell[2];
-        if (Math.abs(atW) <= half) inside[(iu * nv + iv) * nw + iw] = 1;
+        if (Math.abs(atW) <= half) inside[iu * nv + iv]! |= 1 << iw;
       }
     }
   const slices = new Float64Array(SLICES);
@@ -53,8 +56,8 @@ function gridOf(chamber: Chamber): Grid {
   }
   // Middles of 64 slices are within a thousandth of the exact volume; the rest is spread evenly.
   for (let i = 0; i < SLICES; i += 1) slices[i]! *= sum > 0 ? chamber.volumeMl / sum : 0;
-  const [open, stack] = [new Uint8Array(inside.length), new Int32Array(inside.length)];
-  const grid = { nu, nv, nw, cell, inside, open, stack, slices };
+  const rows = () => new Int32Array(inside.length);
+  const grid = { nu, nv, nw, cell, inside, open: rows(), reached: rows(), stack: rows(), slices };
   grids.set(chamber, grid);
   return grid;
 }
@@ -66,31 +69,35 @@ function gridOf(chamber: Chamber): Grid {
 export function usableShare(chamber: Chamber, placed: readonly Lying[]): number {
   if (placed.length === 0) return 1;
   const grid = gridOf(chamber);
-  const { nu, nv, nw, cell, open, stack } = grid;
+  const { nv, cell, open, reached, stack } = grid;
   open.set(grid.inside);
   for (const lying of placed) takeOut(chamber, grid, open, lying);
   const cellMl = (cell[0] * cell[1] * cell[2]) / 1000;
-  const layer = nv * nw;
+  const rows = open.length;
   let all = 0;
   let usable = 0;
-  for (let start = 0; start < open.length; start += 1) {
-    if (!open[start]) continue;
+  for (let start = 0; start < rows;) {
+    const rest = open[start]!;
+    if (rest === 0) {
+      start += 1;
+      continue;
+    }
     let size = 0;
     let top = 1;
     stack[0] = start;
-    open[start] = 0;
+    reached[start] = rest & -rest;
     while (top > 0) {
-      const at = stack[--top]!;
-      size += 1;
-      const inLayer = at % layer;
-      const iw = inLayer % nw;
-      // Six neighbours, each marked as it is put on the stack. Written out: this loop is most of a fit's time.
-      if (iw > 0 && open[at - 1]) open[(stack[top++] = at - 1)] = 0;
-      if (iw + 1 < nw && open[at + 1]) open[(stack[top++] = at + 1)] = 0;
-      if (inLayer >= nw && open[at - nw]) open[(stack[top++] = at - nw)] = 0;
-      if (inLayer + nw < layer && open[at + nw]) open[(stack[top++] = at + nw)] = 0;
-      if (at >= layer && open[at - layer]) open[(stack[top++] = at - layer)] = 0;
-      if (at + layer < nu * layer && open[at + layer]) open[(stack[top++] = at + layer)] = 0;
+      const row = stack[--top]!;
+      const own = alongRow(reached[row]!, open[row]!);
+      reached[row] = 0;
+      open[row]! &= ~own;
+      size += ones(own);
+      // The four rows beside, each put on the stack once while it has bits to go on from.
+      const iv = row % nv;
+      if (iv > 0) top = reach(row - 1, own, open, reached, stack, top);
+      if (iv + 1 < nv) top = reach(row + 1, own, open, reached, stack, top);
+      if (row >= nv) top = reach(row - nv, own, open, reached, stack, top);
+      if (row + nv < rows) top = reach(row + nv, own, open, reached, stack, top);
     }
     all += size;
     if (size * cellMl >= LEAST_VOID_ML) usable += size;
@@ -99,13 +106,53 @@ export function usableShare(chamber: Chamber, placed: readonly Lying[]): number 
   return all > 0 ? usable / all : 0;
 }
 
+/** Of the free cells of a row beside, those next to the given are reached. Returns the new top of the stack. */
+function reach(
+  row: number,
+  from: number,
+  open: Int32Array,
+  reached: Int32Array,
+  stack: Int32Array,
+  top: number,
+): number {
+  const bits = from & open[row]!;
+  if (bits === 0) return top;
+  const before = reached[row]!;
+  reached[row] = before | bits;
+  if (before !== 0) return top;
+  stack[top] = row;
+  return top + 1;
+}
+
+/** Bits of a row that are joined to the given ones through free ones: five doublings each way, as in parallel-prefix sums. */
+function alongRow(bits: number, free: number): number {
+  let up = bits & free;
+  let down = up;
+  let path = free;
+  let back = free;
+  for (let step = 1; step < 32; step *= 2) {
+    up |= path & (up << step);
+    down |= back & (down >>> step);
+    path &= path << step;
+    back &= back >>> step;
+  }
+  return up | down;
+}
+
+/** How many bits are 1 (Warren 2012). */
+function ones(bits: number): number {
+  let x = bits - ((bits >>> 1) & 0x5555_5555);
+  x = (x & 0x3333_3333) + ((x >>> 2) & 0x3333_3333);
+  return Math.imul((x + (x >>> 4)) & 0x0f0f_0f0f, 0x0101_0101) >>> 24;
+}
+
 /** Cells whose middles lie between two places: from the first to before the last. */
 const firstCell = (low: number, origin: number, size: number): number =>
   Math.max(0, Math.ceil((low - origin) / size - 0.5));
 const endCell = (high: number, origin: number, size: number, n: number): number =>
   Math.min(n, Math.ceil((high - origin) / size - 0.5));
 
-function takeOut(chamber: Chamber, grid: Grid, open: Uint8Array, lying: Lying): void {
+function takeOut(chamber: Chamber, grid: Grid, open: Int32Array, lying: Lying): void {
   const { nu, nv, nw, cell } = grid;
   const [originV, originW] = [chamber.v[0], chamber.w[0]];
   const [v0, v1] = [firstCell(lying.v0, originV, cell[1]), endCell(lying.v1, originV, cell[1], nv)];
@@ -116,11 +163,12 @@ function takeOut(chamber: Chamber, grid: Grid, open: Uint8Array, lying: Lying): 
   for (let iu = firstCell(lying.u0, 0, cell[0]); iu < last; iu += 1)
     for (let iv = v0; iv < v1; iv += 1) {
       const dv = originV + (iv + 0.5) * cell[1] - mv;
+      let taken = 0;
       for (let iw = w0; iw < w1; iw += 1) {
         const dw = originW + (iw + 0.5) * cell[2] - mw;
-        if (lying.upright && dv * dv + dw * dw > r * r) continue;
-        open[(iu * nv + iv) * nw + iw] = 0;
+        if (!lying.upright || dv * dv + dw * dw <= r * r) taken |= 1 << iw;
       }
+      open[iu * nv + iv]! &= ~taken;
     }
 }
 
