@@ -17,6 +17,18 @@ interface Turn {
   upright: boolean;
 }
 
+/** Where a piece came to lie, over a floor, after others; and what was placed after it. */
+interface Step {
+  floor: number;
+  /** Null where it found no place. */
+  lying: Lying | null;
+  next: Map<Piece, Step[]>;
+}
+
+const firstStep = (): Step => ({ floor: 0, lying: null, next: new Map() });
+/** Steps remembered of a chamber; beyond them it begins anew. */
+const MOST_STEPS = 10_000;
+
 /** The ways a piece may be turned in a chamber, the flattest first; long things only along its longest direction. */
 function turnsOf(piece: Piece, chamber: Chamber): Turn[] {
   const [a, b, c] = piece.sides;
@@ -71,6 +83,9 @@ export class Packer {
   private readonly whole: Float64Array;
   private readonly free: Float64Array;
   private readonly turns = new WeakMap<Piece, Turn[]>();
+  /** What was placed in an empty chamber, and how it went on. */
+  private steps = firstStep();
+  private stepCount = 0;
   // The best place found for the piece in hand.
   private found = false;
   private bestScore = 0;
@@ -503,16 +518,40 @@ export class Packer {
     return true;
   }
 
-  /** Places pieces in the given order; what finds no place is left out. Stops at the first such where told to. */
+  /**
+   * Places pieces in the given order; what finds no place is left out. Stops at the first such where told to.
+   *
+   * Where a piece comes to lie follows from what was placed before it, so a sequence that began alike is gone along as
+   * far as it is known: the sets a search asks for differ by a thing or two.
+   */
   putAll(pieces: readonly Piece[], floorOf: (piece: Piece) => number, orNothing: boolean): Piece[] {
     this.clear();
+    if (this.stepCount > MOST_STEPS) [this.steps, this.stepCount] = [firstStep(), 0];
     const left: Piece[] = [];
+    let at = this.steps;
     for (const piece of pieces) {
-      if (this.putLowest(piece, floorOf(piece))) continue;
+      at = this.step(at, piece, floorOf(piece));
+      if (at.lying) continue;
       left.push(piece);
       if (orNothing) break;
     }
     return left;
+  }
+
+  /** Places one piece after those of a step, as remembered or anew. */
+  private step(at: Step, piece: Piece, floor: number): Step {
+    let after = at.next.get(piece);
+    if (!after) at.next.set(piece, (after = []));
+    for (const known of after) {
+      if (known.floor !== floor) continue;
+      if (known.lying) this.push(known.lying);
+      return known;
+    }
+    const lying = this.putLowest(piece, floor) ? this.at(this.count - 1) : null;
+    const made: Step = { floor, lying, next: new Map() };
+    after.push(made);
+    this.stepCount += 1;
+    return made;
   }
 
   /**

@@ -65,10 +65,10 @@ export const pricesOf = (weights: Instance['weights']) => ({
 });
 
 export function annealTables(instance: Instance, free: readonly number[]): AnnealTables {
-  const { n, m, b, weights } = instance;
+  const { n, m, b } = instance;
   const M = m + 1;
   const padded = (values: ArrayLike<number>, floor: number): Float64Array =>
-    Float64Array.from({ length: M }, (_, c) => (c === 0 ? floor : values[c - 1]!));
+    withFloor(instance, values, floor);
   const withNone = (values: Float64Array): Float64Array =>
     Float64Array.from({ length: n + 1 }, (_, i) => (i === n ? 0 : values[i]!));
   const points = new Float64Array((n + 1) * M);
@@ -91,39 +91,8 @@ export function annealTables(instance: Instance, free: readonly number[]): Annea
       own.flatMap((c, k) => Array<number>(1 + Math.round((spare * likely[k]!) / whole)).fill(c)),
     );
   });
-  const conflicts = new Uint8Array(1 << S);
-  for (let mask = 0; mask < 1 << S; mask += 1)
-    for (let x = 0; x < S; x += 1)
-      for (let y = x + 1; y < S; y += 1)
-        if ((mask >> x) & 1 && (mask >> y) & 1 && (instance.apart[x]! >> y) & 1) conflicts[mask]! += 1;
-
-  const side = padded(instance.side, 0);
-  const tailM = padded(instance.tailM, 0);
-  const frontShare = padded(instance.frontShare, 0);
-  const onBody = padded(instance.onBody, 0);
-  const onBike = Float64Array.from({ length: M }, (_, c) => (c === 0 || onBody[c] ? 0 : 1));
   const riderOf = Int32Array.from({ length: M }, (_, c) => (c === 0 ? -1 : instance.riderOf[c - 1]!));
-  const { fair } = pricesOf(weights);
-  const share = instance.wholeG.map((whole) => (SHARE_POINTS * 100) / whole);
-  // What a gram that comes to place c, or goes from it, changes at most for its rider.
-  const gram = (c: number, sideBy: number, tailBy: number, frontBy: number, loadBy: number): number =>
-    c === 0
-      ? 0
-      : weights.balance *
-          (STEEPEST_SIDE * Math.abs(sideBy) +
-            (TAIL_OVER_POINTS * Math.abs(tailBy)) / 1000 +
-            share[riderOf[c]!]! * Math.abs(frontBy)) +
-        (instance.fairG[riderOf[c]!] === Infinity ? 0 : fair * Math.abs(loadBy));
-  const toFront = (c: number) =>
-    c === 0 ? 0 : onBike[c]! * (frontShare[c]! - instance.bareFrontShare[riderOf[c]!]!);
-  const steep = new Float64Array(M * M);
-  for (let x = 0; x < M; x += 1)
-    for (let y = 0; y < M; y += 1)
-      steep[x * M + y] =
-        x === 0 || y === 0 || riderOf[x] !== riderOf[y]
-          ? gram(x, side[x]!, tailM[x]!, toFront(x), 1) + gram(y, side[y]!, tailM[y]!, toFront(y), 1)
-          : gram(x, side[y]! - side[x]!, tailM[y]! - tailM[x]!, toFront(y) - toFront(x), 0);
-
+  const onBody = padded(instance.onBody, 0);
   return {
     needMl: withNone(instance.needMl),
     comfortMl: withNone(instance.comfortMl),
@@ -135,18 +104,69 @@ export function annealTables(instance: Instance, free: readonly number[]): Annea
     allowed,
     capacity: padded(instance.capacityMl, Infinity),
     limit: padded(instance.limitG, Infinity),
-    side,
-    tailM,
-    frontShare,
+    side: padded(instance.side, 0),
+    tailM: padded(instance.tailM, 0),
+    frontShare: padded(instance.frontShare, 0),
     onBody,
-    onBike,
+    onBike: onBody.map((own, c) => (c === 0 || own ? 0 : 1)),
     bagOf: Int32Array.from({ length: M }, (_, c) => (c === 0 ? b : instance.bagOf[c - 1]!)),
     bagLimit: Float64Array.from({ length: b + 1 }, (_, k) => (k === b ? Infinity : instance.bagLimitG[k]!)),
     riderOf,
     mirror: Int32Array.from({ length: M }, (_, c) => (c === 0 ? -1 : instance.mirror[c - 1]! + 1)),
     choices,
-    conflicts,
-    steep,
-    share,
+    conflicts: conflictsOf(instance),
+    steep: steepOf(instance),
+    share: shareOf(instance),
   };
+}
+
+const withFloor = ({ m }: Instance, values: ArrayLike<number>, floor: number): Float64Array =>
+  Float64Array.from({ length: m + 1 }, (_, c) => (c === 0 ? floor : values[c - 1]!));
+
+/** Conflicting pairs in each set of systems: those of the set without its lowest, and the lowest with the others. */
+function conflictsOf({ apart }: Instance): Uint8Array {
+  const conflicts = new Uint8Array(1 << S);
+  for (let mask = 1; mask < 1 << S; mask += 1) {
+    const others = mask & (mask - 1);
+    const lowest = 31 - Math.clz32(mask ^ others);
+    let count = 0;
+    for (let rest = others & apart[lowest]!; rest !== 0; rest &= rest - 1) count += 1;
+    conflicts[mask] = conflicts[others]! + count;
+  }
+  return conflicts;
+}
+
+/** By rider: points for a gram on the wrong wheel. */
+const shareOf = (instance: Instance): Float64Array =>
+  instance.wholeG.map((whole) => (SHARE_POINTS * 100) / whole);
+
+/** (m + 1)², the floor first: points that balance and fairness change at most for each gram that goes from one to the other. */
+export function steepOf(instance: Instance): Float64Array {
+  const M = instance.m + 1;
+  const { balance } = instance.weights;
+  const { fair } = pricesOf(instance.weights);
+  const share = shareOf(instance);
+  const [side, tailM] = [withFloor(instance, instance.side, 0), withFloor(instance, instance.tailM, 0)];
+  const riderOf = (c: number) => (c === 0 ? -1 : instance.riderOf[c - 1]!);
+  // What a gram that comes to place c, or goes from it, changes at most for its rider.
+  const gram = (c: number, sideBy: number, tailBy: number, frontBy: number, loadBy: number): number =>
+    c === 0
+      ? 0
+      : balance *
+          (STEEPEST_SIDE * Math.abs(sideBy) +
+            (TAIL_OVER_POINTS * Math.abs(tailBy)) / 1000 +
+            share[riderOf(c)]! * Math.abs(frontBy)) +
+        (instance.fairG[riderOf(c)] === Infinity ? 0 : fair * Math.abs(loadBy));
+  const toFront = (c: number) =>
+    c === 0 || instance.onBody[c - 1]
+      ? 0
+      : instance.frontShare[c - 1]! - instance.bareFrontShare[riderOf(c)]!;
+  const steep = new Float64Array(M * M);
+  for (let x = 0; x < M; x += 1)
+    for (let y = 0; y < M; y += 1)
+      steep[x * M + y] =
+        x === 0 || y === 0 || riderOf(x) !== riderOf(y)
+          ? gram(x, side[x]!, tailM[x]!, toFront(x), 1) + gram(y, side[y]!, tailM[y]!, toFront(y), 1)
+          : gram(x, side[y]! - side[x]!, tailM[y]! - tailM[x]!, toFront(y) - toFront(x), 0);
+  return steep;
 }

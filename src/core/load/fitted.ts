@@ -51,9 +51,11 @@ export class FittedState {
   changeOf(i: number, j: number, below: number): number {
     const { state, fits } = this;
     const from = state.where[i]!;
+    const saved = this.saved(i, from);
+    if (state.leastChange(i, j, -1) - saved >= below) return Infinity;
     const sums = this.sumsOf(i, j);
     if (sums === Infinity) return Infinity;
-    const least = sums - this.saved(i, from);
+    const least = sums - saved;
     if (least >= below) return Infinity;
     fits.ask(i, from, j, -1);
     const worse = fits.changeOverMl > 1e-6;
@@ -91,6 +93,8 @@ export class FittedState {
     const { state, fits } = this;
     const [p, q] = [state.where[i]!, state.where[k]!];
     if (p === q || !fits.mayHold(i, q, k) || !fits.mayHold(k, p, i)) return false;
+    const saved = this.saved(i, p) + this.saved(k, q);
+    if (state.leastChange(i, q, k) - saved >= -1e-9) return false;
     const before = state.total;
     state.put(i, -1);
     state.put(k, -1);
@@ -100,8 +104,7 @@ export class FittedState {
       if (state.mayPut(k, p)) {
         state.put(k, p);
         const sums = state.total - before;
-        const least = sums - this.saved(i, p) - this.saved(k, q);
-        if (least < -1e-9) {
+        if (sums - saved < -1e-9) {
           fits.ask(i, p, q, k);
           better = fits.changeOverMl <= 1e-6 && sums + fits.changeOrder < -1e-9;
           if (better) fits.commit();

@@ -1,4 +1,5 @@
 import { SYSTEMS } from '@/core/kit/thing';
+import { steepOf } from './annealTables';
 import {
   APART_POINTS,
   FAIR_POINTS,
@@ -49,6 +50,7 @@ export class LoadState {
   private readonly apartPoints: number;
   private readonly balanceWeight: number;
   private readonly fairPoints: number;
+  private readonly steep: Float64Array;
 
   constructor(private readonly instance: Instance) {
     const { n, m, b } = instance;
@@ -66,6 +68,7 @@ export class LoadState {
     this.apartPoints = weights.apart * APART_POINTS;
     this.balanceWeight = weights.balance;
     this.fairPoints = (weights.fair * FAIR_POINTS) / 1000;
+    this.steep = steepOf(instance);
     this.bodyG = new Float64Array(instance.r);
     this.leftG = new Float64Array(instance.r);
     this.loadG = instance.baseG.slice();
@@ -106,6 +109,37 @@ export class LoadState {
       return already || this.bodyG[rider]! + mass <= instance.bodyLimitG + EPSILON;
     }
     return true;
+  }
+
+  /**
+   * What moving thing i to j, and k from there to where i is, changes `total` by at least; −1 is the floor, or no k. A few
+   * reads, where making the change and taking it back is some hundred: most changes are seen to be none by this.
+   */
+  leastChange(i: number, j: number, k: number): number {
+    const { instance, where, systems } = this;
+    const { m, allowed, massG, comfortMl, system, apart, pair } = instance;
+    const from = where[i]!;
+    if (j >= 0 && !allowed[i * m + j]) return Infinity;
+    if (k >= 0 && from >= 0 && !allowed[k * m + from]) return Infinity;
+    if (pair[i]! >= 0 || (k >= 0 && pair[k]! >= 0)) return -Infinity;
+    let points = this.pointsAt(i, j) - this.pointsAt(i, from);
+    let mass = massG[i]!;
+    let comfort = comfortMl[i]!;
+    // What goes may leave its system less spread, and end its clashes.
+    if (from >= 0) points -= this.spreadPoints + this.apartPoints * bits(systems[from]! & apart[system[i]!]!);
+    if (k >= 0) {
+      points += this.pointsAt(k, from) - this.pointsAt(k, j);
+      mass -= massG[k]!;
+      comfort -= comfortMl[k]!;
+      if (j >= 0) points -= this.spreadPoints + this.apartPoints * bits(systems[j]! & apart[system[k]!]!);
+    }
+    const steep = this.steep[(from + 1) * (m + 1) + j + 1]!;
+    return points - steep * (mass < 0 ? -mass : mass) - this.pressPoints * (comfort < 0 ? -comfort : comfort);
+  }
+
+  private pointsAt(i: number, j: number): number {
+    const { points, leave, m } = this.instance;
+    return j < 0 ? leave[i]! : points[i * m + j]!;
   }
 
   /** Moves thing i to compartment j, or to the floor with −1, and keeps `total` true. */
