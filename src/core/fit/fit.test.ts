@@ -7,7 +7,10 @@ import { seededRandom, type Random } from '@/core/random';
 import { distance, faults, isIn } from '../../../tests/support/placement';
 import { chamberOf } from './chamberOf';
 import { fitIn, fitsAlone, layStiff } from './fit';
+import type { Chamber } from './chamber';
+import type { Lying } from './lying';
 import { piecesOf } from './pieces';
+import { usableShare } from './voids';
 
 const seeds = fc.integer({ min: 1, max: 10_000_000 });
 const between = (random: Random, low: number, high: number) => Math.round(low + random() * (high - low));
@@ -91,6 +94,61 @@ function randomThings(random: Random, n: number, most: number): Thing[] {
       stiffener: kind === 'long' && random() < 0.3,
     });
   });
+}
+
+/** The same as `usableShare` one cell at a time, by its description alone. */
+function sharePlainly(chamber: Chamber, placed: readonly Lying[]): number {
+  if (placed.length === 0) return 1;
+  const size = Math.max(8, Math.cbrt(chamber.volumeMl * 1000) / 12);
+  const [v, w] = [chamber.v[1] - chamber.v[0], chamber.w[1] - chamber.w[0]];
+  const cells = [chamber.lengthMm, v, w].map((length, k) =>
+    Math.max(1, Math.min(k === 2 ? 31 : 64, Math.round(length / size))),
+  ) as [number, number, number];
+  const step = [chamber.lengthMm / cells[0], v / cells[1], w / cells[2]] as const;
+  const free = new Set<string>();
+  for (let a = 0; a < cells[0]; a += 1)
+    for (let b = 0; b < cells[1]; b += 1)
+      for (let c = 0; c < cells[2]; c += 1) {
+        const at = [
+          (a + 0.5) * step[0],
+          chamber.v[0] + (b + 0.5) * step[1],
+          chamber.w[0] + (c + 0.5) * step[2],
+        ];
+        const [x, y, z] = at as [number, number, number];
+        const taken = placed.some(
+          (one) =>
+            x >= one.u0 &&
+            x < one.u1 &&
+            y >= one.v0 &&
+            y < one.v1 &&
+            z >= one.w0 &&
+            z < one.w1 &&
+            (!one.upright ||
+              Math.hypot(y - (one.v0 + one.v1) / 2, z - (one.w0 + one.w1) / 2) <= (one.v1 - one.v0) / 2),
+        );
+        if (Math.abs(z) <= chamber.across(x, x, y, y) && !taken) free.add(`${a},${b},${c}`);
+      }
+  const all = free.size;
+  const cellMl = (step[0] * step[1] * step[2]) / 1000;
+  let usable = 0;
+  for (const start of free) {
+    const room = [start];
+    free.delete(start);
+    for (const cell of room) {
+      const [a, b, c] = cell.split(',').map(Number) as [number, number, number];
+      for (const near of [
+        `${a - 1},${b},${c}`,
+        `${a + 1},${b},${c}`,
+        `${a},${b - 1},${c}`,
+        `${a},${b + 1},${c}`,
+        `${a},${b},${c - 1}`,
+        `${a},${b},${c + 1}`,
+      ])
+        if (free.delete(near)) room.push(near);
+    }
+    if (room.length * cellMl >= 40) usable += room.length;
+  }
+  return all > 0 ? usable / all : 0;
 }
 
 describe('by hand', () => {
@@ -357,6 +415,41 @@ describe('against trying everything', () => {
     };
     return walk(0);
   }
+
+  test('what was laid before changes nothing: a set lies as it does in a compartment never asked about', () => {
+    fc.assert(
+      fc.property(seeds, (seed) => {
+        const random = seededRandom(seed);
+        const { bag, compartment } = randomCompartment(random);
+        const things = randomThings(random, 10, 600);
+        const used = chamberOf(bag, compartment);
+        for (let k = 0; k < 8; k += 1) {
+          const some = things.filter(() => random() < 0.5);
+          expect(fitIn(used, some)).toEqual(fitIn(chamberOf(bag, compartment), some));
+        }
+      }),
+      { numRuns: 15 },
+    );
+  });
+
+  test('voids: the share that soft things can use is that of a flood cell by cell', () => {
+    let [some, part] = [0, 0];
+    fc.assert(
+      fc.property(seeds, (seed) => {
+        const random = seededRandom(seed);
+        const { bag, compartment } = randomCompartment(random);
+        const chamber = chamberOf(bag, compartment);
+        const { lying } = layStiff(chamber, randomThings(random, 14, 700));
+        const share = usableShare(chamber, lying);
+        expect(share).toBeCloseTo(sharePlainly(chamber, lying), 12);
+        some += Number(lying.length > 0);
+        part += Number(share < 1);
+      }),
+      { numRuns: 40 },
+    );
+    expect(some).toBeGreaterThan(20);
+    expect(part).toBeGreaterThan(0);
+  });
 
   test('small sets: the same answer with patience; never yes where it is no; seldom no where it is yes', () => {
     let [yes, found] = [0, 0];

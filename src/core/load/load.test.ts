@@ -39,6 +39,47 @@ describe('the running sums of a load', () => {
       { numRuns: 60 },
     );
   });
+
+  test('no move and no swap changes them by less than the least said beforehand', () => {
+    let told = 0;
+    fc.assert(
+      fc.property(seeds, (seed) => {
+        const random = seededRandom(seed);
+        const instance = compileInstance(
+          seed % 2 ? partyOf(randomPlan(seed, 25), seed) : randomPlan(seed, 25),
+        );
+        const state = new LoadState(instance);
+        const any = (below: number) => Math.floor(random() * below);
+        for (let i = 0; i < instance.n; i += 1) {
+          const j = any(instance.m + 1) - 1;
+          if (state.mayPut(i, j)) state.put(i, j);
+        }
+        for (let step = 0; step < 60; step += 1) {
+          const i = any(instance.n);
+          const k = random() < 0.5 ? -1 : any(instance.n);
+          const from = state.where[i]!;
+          const j = k < 0 ? any(instance.m + 1) - 1 : state.where[k]!;
+          if (k === i || j === from) continue;
+          const least = state.leastChange(i, j, k);
+          if (least === Infinity) {
+            const forbidden = (thing: number, to: number) =>
+              thing >= 0 && to >= 0 && !instance.allowed[thing * instance.m + to];
+            expect(forbidden(i, j) || forbidden(k, from)).toBe(true);
+            continue;
+          }
+          const before = state.total;
+          state.put(i, j);
+          if (k >= 0) state.put(k, from);
+          expect(state.total - before).toBeGreaterThanOrEqual(least - 1e-9);
+          told += 1;
+          if (k >= 0) state.put(k, j);
+          state.put(i, from);
+        }
+      }),
+      { numRuns: 60 },
+    );
+    expect(told).toBeGreaterThan(1000);
+  });
 });
 
 describe('the search', () => {
