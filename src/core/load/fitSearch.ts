@@ -35,6 +35,8 @@ const COLD = 0.1;
 const PENALTY = 2;
 /** A load further from the best than this is not improved any more. */
 const NEAR = 1.06;
+/** Of its objective a move must save so much to be worth asking how things would lie; at the end any is. */
+const ENOUGH = 0.0002;
 
 /**
  * Of a compartment's litres so many may be stiff, at first; then what it is found to take. Measured on the bench's kits:
@@ -63,10 +65,11 @@ export interface SearchProgress {
  * A greedy load first. Then rounds of an annealing by litres alone, which tries millions of moves a second, each from the
  * best so far. It gives stiff things their own volume, but no compartment more of them than it was found to take
  * (`STIFF_AT_FIRST`): what it calls a load then nearly is one. It is laid down, what finds no place is taken out and put
- * where it does, and the places that failed cost more from then on (guided local search, Voudouris and Tsang 1999). After
- * the first, each opens a part of the compartments, drawn anew, and leaves the rest as it lies (large neighbourhood search,
- * Shaw 1998). Then rounds of an annealing that asks of each move it would take whether things still lie. After each,
- * descent with order counted in. The load as it is counts as found, so that searching on from it never ends worse.
+ * where it does, and the places that failed cost more from then on (guided local search, Voudouris and Tsang 1999), until
+ * a best load has the thing lying there. After the first, each opens a part of the compartments, drawn anew, and leaves
+ * the rest as it lies (large neighbourhood search, Shaw 1998). Then rounds of an annealing that asks of each move it would
+ * take whether things still lie. After each, descent with order counted in. The load as it is counts as found, so that
+ * searching on from it never ends worse.
  *
  * @param random seeded source; the same seed and number of rounds give the same load
  * @param boundOf finds what no load is better than, where the search may end; asked once, after the rounds by litres,
@@ -102,17 +105,29 @@ export function* searchLoad(
     yield report(0.01);
   }
   const loose = withLeastRoom(instance);
-  const pinnedMl = stiffMlOf(instance, (i) => (instance.fixed[i] ? instance.start[i]! : -1));
-  const stiffCapacityMl = pinnedMl.map((ml, j) => Math.max(ml, STIFF_AT_FIRST * instance.capacityMl[j]!));
+  // What compartments were found to take of stiff things, and that or what the best holds.
+  const learnedMl = instance.capacityMl.map((ml) => STIFF_AT_FIRST * ml);
+  const stiffCapacityMl = learnedMl.slice();
   const byLitres = new Annealer(loose, free, pinnedOverMl(loose), random, { stiffCapacityMl });
   const byFit = new Annealer(instance, free, fitted.pinnedOverMl, random, {
     fits: new FitCosts(instance, true),
   });
+  const penalties = new Float64Array(instance.n * instance.m);
+  /** Has it cost so many points by litres that thing i lies in j, besides what it costs anyway. */
+  const penalise = (i: number, j: number, points: number) => {
+    if (j < 0) return;
+    byLitres.penalise(i, j, points - penalties[i * instance.m + j]!);
+    penalties[i * instance.m + j] = points;
+  };
   let bound = -Infinity;
   for (let round = 0; round < rounds && bestTotal > bound + 1e-6; round += 1) {
     const litres = round < BY_LITRES || round % AGAIN < 2;
     const annealer = litres ? byLitres : byFit;
     const { where, to } = litres ? withPairMoved(fitted, free, best, random) : { where: best, to: [] };
+    if (litres) {
+      const held = stiffMlOf(instance, best);
+      for (let j = 0; j < instance.m; j += 1) stiffCapacityMl[j] = Math.max(learnedMl[j]!, held[j]!);
+    }
     annealer.start(where);
     const atStart = annealer.bestTotal();
     if (litres && round < ROUNDS_OF_ALL)
@@ -124,13 +139,18 @@ export function* searchLoad(
     // By litres its last load, where it met none better than its first, is at least another one.
     const other = litres && annealer.bestTotal() >= atStart - 1e-6;
     fitted.restore(free, (other ? annealer.current() : annealer.best()) ?? best);
-    if (litres) learnStiff(fitted, stiffCapacityMl, pinnedMl);
-    for (const [i, j] of fitted.mend(free, options)) byLitres.penalise(i, j, PENALTY);
-    if (fitted.total < bestTotal * NEAR) fitted.descend(free, options);
+    if (litres) learnStiff(fitted, learnedMl);
+    for (const [i, j] of fitted.mend(free, options)) penalise(i, j, penalties[i * instance.m + j]! + PENALTY);
+    if (fitted.total < bestTotal * NEAR) fitted.descend(free, options, ENOUGH * fitted.total);
     const told = report((round + 1) / rounds);
+    // Where things lie in the best they do lie.
+    if (told.where) for (const i of free) penalise(i, best[i]!, 0);
     if (round === BY_LITRES - 1) bound = boundOf(bestTotal);
     yield told;
   }
+  fitted.restore(free, best);
+  fitted.descend(free, options);
+  yield report(1);
   return best;
 }
 
@@ -150,27 +170,22 @@ function someOpen(m: number, some: readonly number[], random: Random): Uint8Arra
 }
 
 /** Millilitres of stiff things in each compartment. */
-function stiffMlOf(instance: Instance, whereOf: (i: number) => number): Float64Array {
+function stiffMlOf(instance: Instance, where: ArrayLike<number>): Float64Array {
   const ml = new Float64Array(instance.m);
   for (let i = 0; i < instance.n; i += 1) {
-    const j = whereOf(i);
+    const j = where[i]!;
     if (j >= 0) ml[j]! += instance.stiffMl[i]!;
   }
   return ml;
 }
 
-/** Takes from a load that was laid down how much that is stiff each compartment holds: never less than what is pinned. */
-function learnStiff(
-  { instance, state, fits }: FittedState,
-  stiffCapacityMl: Float64Array,
-  pinnedMl: Float64Array,
-): void {
-  const held = stiffMlOf(instance, (i) => state.where[i]!);
+/** Takes from a load that was laid down how much that is stiff each compartment holds. */
+function learnStiff({ instance, state, fits }: FittedState, learnedMl: Float64Array): void {
+  const held = stiffMlOf(instance, state.where);
   for (let j = 0; j < instance.m; j += 1) {
-    const ml = stiffCapacityMl[j]!;
-    if (fits.overMl[j]! > 0)
-      stiffCapacityMl[j] = Math.max(pinnedMl[j]!, STIFF_AT_LEAST * instance.capacityMl[j]!, ml * LESS);
-    else if (held[j]! > HARDLY_ANY_LEFT * ml) stiffCapacityMl[j] = ml * MORE;
+    const ml = learnedMl[j]!;
+    if (fits.overMl[j]! > 0) learnedMl[j] = Math.max(STIFF_AT_LEAST * instance.capacityMl[j]!, ml * LESS);
+    else if (held[j]! > HARDLY_ANY_LEFT * ml) learnedMl[j] = ml * MORE;
   }
 }
 

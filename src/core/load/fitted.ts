@@ -8,6 +8,8 @@ import { LoadState } from './state';
 const MENDERS = 8;
 /** Beyond so many things swaps are left to the annealings: there are half a million pairs of a thousand. */
 const MOST_SWAPPED = 160;
+/** Less than that is rounding. */
+const LEAST_GAIN = 1e-9;
 /** What is displaced may be worth so much of what comes: some of it finds another place. */
 const DISPLACED = 1.3;
 
@@ -88,13 +90,13 @@ export class FittedState {
     this.state.put(i, j);
   }
 
-  /** Swaps two things where that helps. */
-  swapIfBetter(i: number, k: number): boolean {
+  /** Swaps two things where that helps enough. */
+  swapIfBetter(i: number, k: number, enough = LEAST_GAIN): boolean {
     const { state, fits } = this;
     const [p, q] = [state.where[i]!, state.where[k]!];
     if (p === q || !fits.mayHold(i, q, k) || !fits.mayHold(k, p, i)) return false;
     const saved = this.saved(i, p) + this.saved(k, q);
-    if (state.leastChange(i, q, k) - saved >= -1e-9) return false;
+    if (state.leastChange(i, q, k) - saved >= -enough) return false;
     const before = state.total;
     state.put(i, -1);
     state.put(k, -1);
@@ -104,9 +106,9 @@ export class FittedState {
       if (state.mayPut(k, p)) {
         state.put(k, p);
         const sums = state.total - before;
-        if (sums - saved < -1e-9) {
+        if (sums - saved < -enough) {
           fits.ask(i, p, q, k);
-          better = fits.changeOverMl <= 1e-6 && sums + fits.changeOrder < -1e-9;
+          better = fits.changeOverMl <= 1e-6 && sums + fits.changeOrder < -enough;
           if (better) fits.commit();
         }
       }
@@ -164,18 +166,25 @@ export class FittedState {
     }
   }
 
-  /** Takes every move, swap and displacement that helps until none does. */
-  descend(free: readonly number[], options: readonly Int32Array[]): void {
+  /**
+   * Takes every move, swap and displacement that helps until none does.
+   *
+   * @param enough points a move or swap must help by at least: asking how things would lie for a tenth of a point is most
+   * of what a whole descent takes
+   */
+  descend(free: readonly number[], options: readonly Int32Array[], enough = 0): void {
+    const least = Math.max(enough, LEAST_GAIN);
     for (let improved = true; improved;) {
       improved = false;
       free.forEach((i, a) => {
         for (const j of options[a]!) {
-          if (this.changeOf(i, j, -1e-9) >= -1e-9) continue;
+          if (this.changeOf(i, j, -least) >= -least) continue;
           this.move(i, j);
           improved = true;
         }
         if (free.length > MOST_SWAPPED) return;
-        for (let b = a + 1; b < free.length; b += 1) if (this.swapIfBetter(i, free[b]!)) improved = true;
+        for (let b = a + 1; b < free.length; b += 1)
+          if (this.swapIfBetter(i, free[b]!, least)) improved = true;
       });
       if (!improved) improved = this.displace(free, options);
     }
