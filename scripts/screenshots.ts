@@ -14,7 +14,11 @@ withApp(async ({ url }) => {
   const browser = await launchBrowser();
   const open = async (options: Parameters<typeof browser.newContext>[0]): Promise<Page> => {
     const page = await (
-      await browser.newContext({ viewport: { width: 1280, height: 800 }, ...options })
+      await browser.newContext({
+        viewport: { width: 1280, height: 800 },
+        reducedMotion: 'reduce',
+        ...options,
+      })
     ).newPage();
     await page.goto(`${url}/welcome`);
     await page.getByRole('button', { name: 'Open the demo trip' }).click();
@@ -29,7 +33,7 @@ withApp(async ({ url }) => {
   await visit(desk, 'load');
   await shoot(desk, 'load-floor');
   await desk.getByRole('button', { name: 'Load for me' }).first().click();
-  await desk.getByText(/things moved/).waitFor({ timeout: 60_000 });
+  await desk.getByText(/things? moved/).waitFor({ timeout: 60_000 });
   await desk.getByRole('button', { name: /^L Seat pack/ }).click();
   await desk.getByRole('option', { name: /Down quilt/ }).click();
   await shoot(desk, 'load');
@@ -91,7 +95,7 @@ withApp(async ({ url }) => {
   await desk.getByText('Wishes', { exact: true }).click();
   await desk.getByLabel('Carried by').selectOption('whoever has room');
   await desk.getByRole('button', { name: 'Load for me' }).first().click();
-  await desk.getByText(/things moved/).waitFor({ timeout: 60_000 });
+  await desk.getByText(/things? moved/).waitFor({ timeout: 60_000 });
   await desk.getByText('Wishes', { exact: true }).click();
   await desk.getByRole('button', { name: /Robin's bike/ }).click();
   await shoot(desk, 'load-riders');

@@ -115,7 +115,9 @@ function Outcome({ proposal, onClose }: { proposal: LoadProposal; onClose: () =>
       <p>
         {proposal.moved === 0
           ? 'Nothing better was found; the load stays as it is.'
-          : `${proposal.moved} things moved.`}{' '}
+          : proposal.moved === 1
+            ? '1 thing moved.'
+            : `${proposal.moved} things moved.`}{' '}
         {open.length > 0 && (
           <>
             The cheapest to leave so that the rest closes: <strong>{names}</strong> (
