@@ -9,10 +9,8 @@ import type { Instance } from './instance';
 /** −ln of evenly spread chances: looked up instead of computed, once a move. */
 const LOGARITHMS = Float64Array.from({ length: 4096 }, (_, i) => -Math.log((i + 0.5) / 4096));
 const S = SYSTEMS.length;
-/** Moves between two steps of heat and price, as in the loop. */
-const STEP = 64;
-/** Moves of one call of the loop: the engine puts faster code in its place only between calls. */
-const MOVES_A_CALL = 64 * STEP;
+/** Steps of one call of the loop: the engine puts faster code in its place only between calls. */
+const STEPS_A_CALL = 64;
 
 /** Heat in points, from first to last. */
 export interface Schedule {
@@ -130,9 +128,11 @@ export class Annealer {
     isOpen.set(open ?? isOpen.fill(1));
     if (loop.open() === 0 || this.instance.m === 0) return;
     loop.set('heat', hot);
-    loop.set('cooling', Math.pow(cold / hot, 1 / Math.max(1, Math.ceil(moves / STEP))));
+    const step = loop.get('STEP');
+    loop.set('cooling', Math.pow(cold / hot, 1 / Math.max(1, Math.ceil(moves / step))));
     loop.set('bits', Math.floor(this.random() * 0x7fff_ffff) | 1);
-    for (let left = moves; left > 0; left -= MOVES_A_CALL) loop.run(Math.min(left, MOVES_A_CALL));
+    const most = STEPS_A_CALL * step;
+    for (let left = moves; left > 0; left -= most) loop.run(Math.min(left, most));
   }
 
   /** The assignment as it is, which may not close. */

@@ -6,37 +6,24 @@
  * than half the time.
  */
 
-/** Floating-point numbers somewhere in memory; whoever sets the pointer knows how many. */
+/** Numbers in a row somewhere in memory; whoever sets the pointer knows how many. */
 @unmanaged
-class Floats {
+class Row<T> {
   @inline
   @operator('[]')
-  get(i: i32): f64 {
-    return load<f64>(changetype<usize>(this) + ((<usize>i) << 3));
+  get(i: i32): T {
+    return load<T>(changetype<usize>(this) + ((<usize>i) << alignof<T>()));
   }
 
   @inline
   @operator('[]=')
-  set(i: i32, value: f64): void {
-    store<f64>(changetype<usize>(this) + ((<usize>i) << 3), value);
+  set(i: i32, value: T): void {
+    store<T>(changetype<usize>(this) + ((<usize>i) << alignof<T>()), value);
   }
 }
-
-/** Whole numbers, or pointers, somewhere in memory. */
-@unmanaged
-class Ints {
-  @inline
-  @operator('[]')
-  get(i: i32): i32 {
-    return load<i32>(changetype<usize>(this) + ((<usize>i) << 2));
-  }
-
-  @inline
-  @operator('[]=')
-  set(i: i32, value: i32): void {
-    store<i32>(changetype<usize>(this) + ((<usize>i) << 2), value);
-  }
-}
+type Floats = Row<f64>;
+/** Whole numbers, or pointers. */
+type Ints = Row<i32>;
 
 /** Small whole numbers somewhere in memory: flags and counts below 256. */
 @unmanaged
@@ -151,7 +138,7 @@ declare function ask(i: i32, a: i32, b: i32, k: i32): void;
 declare function commit(): void;
 
 /** Moves between two steps of heat and price: often enough to be smooth, seldom enough to cost nothing. */
-const STEP: i32 = 64;
+export const STEP: i32 = 64;
 /** Share of the moves that bring something back from where the thing goes; the rest move one thing alone. In 65536ths. */
 const SWAPS: i32 = 45_875;
 /** Share of the swaps that take a third thing along, and of those a fourth, chosen so that the litres come out even. */

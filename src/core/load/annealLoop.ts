@@ -8,8 +8,8 @@ export interface LoopAsks {
 
 type Arrays = Readonly<Record<string, Float64Array | Int32Array | Uint8Array>>;
 
-/** Numbers that change while it is at work. */
-type LoopNumber = 'leastTotal' | 'heat' | 'cooling' | 'bits' | 'askedOverMl' | 'askedOrder';
+/** Its step, and numbers that change while it is at work. */
+type LoopNumber = 'STEP' | 'leastTotal' | 'heat' | 'cooling' | 'bits' | 'askedOverMl' | 'askedOrder';
 
 /** One loop at work: its functions, its numbers by name, and the arrays that both sides read and write. */
 export interface AnnealLoop<T extends Arrays> {
