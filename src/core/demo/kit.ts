@@ -195,7 +195,7 @@ export const DEMO_THINGS: readonly Thing[] = [
     inDrySack: true,
     massSource: 'estimate',
   }),
-  thing('luxuries', 'Folding chair', 890, long(380, 110), 'camp', { need: 'nice', massSource: 'label' }),
+  thing('luxuries', 'Folding chair', 890, long(420, 130), 'camp', { need: 'nice', massSource: 'label' }),
   thing('luxuries', 'Paperback', 176, box(178, 110, 22), 'camp', {
     need: 'nice',
     dry: 'must',

@@ -89,6 +89,43 @@ describe('the annealing', () => {
     );
   });
 
+  test('what it calls best holds no two that clash, which without being told it would', () => {
+    let without = 0;
+    fc.assert(
+      fc.property(seeds, fc.integer({ min: 6, max: 80 }), (seed, n) => {
+        const random = seededRandom(seed);
+        const instance = instanceOf(seed, n, 4);
+        const free = Array.from({ length: n }, (_, i) => i);
+        const annealer = new Annealer(instance, free, 0, random);
+        const clashing = new Set<string>();
+        const stiff = free.filter((i) => instance.stiffMl[i]! > 0);
+        const pick = (from: readonly number[]) => from[Math.floor(random() * from.length)]!;
+        for (let pair = 0; pair < 4 * n && stiff.length > 0; pair += 1) {
+          const [i, k, j] = [pick(stiff), pick(stiff), Math.floor(random() * instance.m)];
+          if (i === k) continue;
+          annealer.setClash(i, k, j);
+          clashing.add(`${i} ${k} ${j}`).add(`${k} ${i} ${j}`);
+        }
+        annealer.start(new Int32Array(n).fill(-1));
+        for (let run = 0; run < 3; run += 1) annealer.run({ hot: 15, cold: 0.1 }, 15_000);
+        const best = annealer.best()!;
+        expect(brokenRules(instance, best)).toEqual([]);
+        expect(annealer.bestTotal()).toBeCloseTo(objectiveOf(instance, best).total, 5);
+        const together = (where: Int32Array, i: number) =>
+          free.some((k) => where[k] === where[i] && clashing.has(`${i} ${k} ${where[i]}`));
+        for (const i of free) expect(together(best, i)).toBe(false);
+        annealer.start(best);
+        expect(annealer.best()).toEqual(best);
+        const plain = new Annealer(instance, free, 0, random);
+        plain.start(new Int32Array(n).fill(-1));
+        plain.run({ hot: 15, cold: 0.1 }, 45_000);
+        if (free.some((i) => together(plain.best()!, i))) without += 1;
+      }),
+      { numRuns: 30 },
+    );
+    expect(without).toBeGreaterThan(10);
+  });
+
   test('leaves closed places as they are, searches the open ones, and keeps the best of all runs since its start', () => {
     let moved = 0;
     fc.assert(

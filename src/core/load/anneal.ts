@@ -12,6 +12,10 @@ const S = SYSTEMS.length;
 /** Steps of one call of the loop: the engine puts faster code in its place only between calls. */
 const STEPS_A_CALL = 64;
 
+/** A set of things is a bit each, in words of 64, which stand here as two numbers of 32. */
+const wordsOf = (n: number) => Math.ceil(n / 64);
+const INTS_A_WORD = 2;
+
 /** Heat in points, from first to last. */
 export interface Schedule {
   hot: number;
@@ -98,6 +102,7 @@ export class Annealer {
         tailOverPrice: TAIL_OVER_POINTS,
         tailFreeKgM: TAIL_FREE_KGM,
         freeCount: free.length,
+        words: wordsOf(instance.n),
       },
       tables,
       arraysOf(instance, points),
@@ -155,6 +160,19 @@ export class Annealer {
     this.loop.arrays.points[i * (this.instance.m + 1) + j + 1]! += points;
   }
 
+  /** Stiff things i and k do not lie in compartment j together, from the next start on: what is over there by litres is more. */
+  setClash(i: number, k: number, j: number): void {
+    const { clashing, mayClash } = this.loop.arrays;
+    const { n } = this.instance;
+    const ints = INTS_A_WORD * wordsOf(n);
+    for (const [one, other] of [
+      [i, k],
+      [k, i],
+    ] as const)
+      clashing[((j + 1) * (n + 1) + one) * ints + (other >> 5)]! |= 1 << (other & 31);
+    mayClash[j + 1] = 1;
+  }
+
   private readFits(): void {
     const { fitOverMl, fitOrder } = this.loop.arrays;
     fitOverMl.set(this.fits!.overMl, 1);
@@ -183,6 +201,8 @@ const arraysOf = ({ n, m }: Instance, points: Float64Array) => ({
   where: new Int32Array(n),
   bestWhere: new Int32Array(n),
   stiffCapacity: new Float64Array(m + 1),
+  clashing: new Int32Array((m + 1) * (n + 1) * INTS_A_WORD * wordsOf(n)),
+  mayClash: new Uint8Array(m + 1),
   isOpen: new Uint8Array(m + 1),
   fitOverMl: new Float64Array(m + 1),
   fitOrder: new Float64Array(m + 1),

@@ -24,6 +24,8 @@ class Row<T> {
 type Floats = Row<f64>;
 /** Whole numbers, or pointers. */
 type Ints = Row<i32>;
+/** A set of things: a bit each. */
+type Things = Row<i64>;
 
 /** Small whole numbers somewhere in memory: flags and counts below 256. */
 @unmanaged
@@ -92,6 +94,12 @@ class Place {
   count: i32;
   /** Points that balance and fairness change at most for each gram that goes from here to another. */
   steep: Floats;
+  /** By thing, with which others it does not lie in here: one set after the other; and whether there is any such pair. */
+  clashing: Things;
+  mayClash: i32;
+  /** What is in here; and of the pairs in it that do not lie together, the sum of the smaller ones' millilitres. */
+  held: Things;
+  clashMl: f64;
 
   @inline
   conflicts(): i32 {
@@ -125,6 +133,9 @@ class Thing {
   pair: Thing;
   system: System;
   index: i32;
+  /** Its bit in a set of things, and which of the set's words has it. */
+  bit: i64;
+  word: i32;
   isFree: i32;
   choices: Ints;
   choiceCount: i32;
@@ -194,6 +205,8 @@ export let riderOf: Ints = changetype<Ints>(0);
 export let mirror: Ints = changetype<Ints>(0);
 export let free: Ints = changetype<Ints>(0);
 export let freeCount: i32 = 0;
+/** Words of a set of things. */
+export let words: i32 = 0;
 /** Places of each free thing, one thing's after the other's, with where they begin. */
 export let choices: Ints = changetype<Ints>(0);
 export let choicesFrom: Ints = changetype<Ints>(0);
@@ -213,6 +226,9 @@ export let end: usize = 0;
 export let where: Ints = changetype<Ints>(0);
 export let bestWhere: Ints = changetype<Ints>(0);
 export let stiffCapacity: Floats = changetype<Floats>(0);
+/** By place and thing the set of those it does not lie with there; and by place whether there is any. */
+export let clashing: Things = changetype<Things>(0);
+export let mayClash: Bytes = changetype<Bytes>(0);
 export let isOpen: Bytes = changetype<Bytes>(0);
 export let fitOverMl: Floats = changetype<Floats>(0);
 export let fitOrder: Floats = changetype<Floats>(0);
@@ -231,6 +247,8 @@ let systemRecords: usize = 0;
 /** The free things a run moves. */
 let drawn: Ints = changetype<Ints>(0);
 let drawnCount: i32 = 0;
+/** What a place would hold after a part of a move. */
+let after: Things = changetype<Things>(0);
 let total: f64 = 0;
 let over: f64 = 0;
 /** Price of a millilitre that does not fit, in points. */
@@ -274,6 +292,7 @@ export function setUp(): void {
   riderRecords = room(<usize>riders * offsetof<Rider>());
   systemRecords = room(<usize>(systems + 1) * offsetof<System>());
   drawn = changetype<Ints>(room((<usize>freeCount) << 2));
+  after = changetype<Things>(room((<usize>words) << 3));
   for (let k = 0; k <= bags; k += 1) bag(k).limitG = bagLimit[k];
   for (let r = 0; r < riders; r += 1) {
     const own = rider(r);
@@ -300,11 +319,15 @@ export function setUp(): void {
     if (c > 0) own.rider = rider(riderOf[c]);
     if (mirror[c] > 0) own.mirror = place(mirror[c]);
     own.inside = changetype<Ints>(room((<usize>n) << 2));
+    own.held = changetype<Things>(room((<usize>words) << 3));
+    own.clashing = changetype<Things>(changetype<usize>(clashing) + ((<usize>(c * (n + 1) * words)) << 3));
     own.steep = changetype<Floats>(changetype<usize>(steep) + ((<usize>(c * M)) << 3));
   }
   for (let i = 0; i <= n; i += 1) {
     const own = thing(i);
     own.index = i;
+    own.bit = i < n ? (1 as i64) << ((i & 63) as i64) : 0;
+    own.word = i < n ? i >> 6 : 0;
     own.needMl = needMl[i];
     own.comfortMl = comfortMl[i];
     own.stiffMl = stiffMl[i];
@@ -349,6 +372,9 @@ export function start(): void {
     own.mask = 0;
     own.count = 0;
     own.stiffCapacity = stiffCapacity[c];
+    own.mayClash = mayClash[c];
+    own.clashMl = 0;
+    memory.fill(changetype<usize>(own.held), 0, (<usize>words) << 3);
   }
   let sum: f64 = 0;
   for (let i = 0; i < n; i += 1) {
@@ -357,6 +383,8 @@ export function start(): void {
     if (own.isFree) enter(own, c);
     else own.place = c;
     sum += own.points[c.index];
+    if (c.mayClash) c.clashMl += clashOf(own, c, c.held);
+    toggle(own, c.held);
     if (c.index === 0) continue;
     c.volume += own.needMl;
     c.comfort += own.comfortMl;
@@ -375,7 +403,7 @@ export function start(): void {
   for (let k = 1; k < M; k += 1) {
     const c = place(k);
     sum += press * max<f64>(0, c.comfort - c.capacity) + apartPoints * <f64>c.conflicts();
-    allOver += max<f64>(0, c.volume - c.capacity);
+    allOver += max<f64>(0, c.volume - c.capacity) + c.clashMl;
     if (byStiff) allOver += max<f64>(0, c.stiff - c.stiffCapacity);
   }
   for (let i = 0; i < n; i += 1) if (pair[i] > i) sum += pairCost(thing(i).place, thing(pair[i]).place);
@@ -488,7 +516,7 @@ export function run(moves: i32): void {
         if (cb > 0) dOver += beyond(b.stiff - b.stiffCapacity, ds);
       }
     }
-    // At best nothing is over or to be dug out in either any more.
+    // At best nothing is over or to be dug out in either any more, and nothing clashes.
     let order: f64 = 0;
     if (byFit) {
       if (ca > 0) {
@@ -523,7 +551,9 @@ export function run(moves: i32): void {
     // What the systems may save at most; and the balance with them.
     const spared =
       <f64>movers * spreadPoints + apartPoints * <f64>clashes + (paired ? <f64>movers * pairPoints : 0);
-    const slack = most - price * dOver + spared;
+    const eitherMayClash = a.mayClash | b.mayClash;
+    if (eitherMayClash) dOver -= a.clashMl + b.clashMl;
+    let slack = most - price * dOver + spared;
     if (change - a.steep[cb] * abs(dm) > slack) continue;
 
     // Each end's rider; a thing that goes to the floor or comes from there concerns one alone.
@@ -560,6 +590,15 @@ export function run(moves: i32): void {
     }
     if (change > slack) continue;
 
+    let clashA: f64 = 0;
+    let clashB: f64 = 0;
+    if (eitherMayClash) {
+      clashA = a.mayClash ? clashAfter(a, i, k, l, o) : 0;
+      clashB = b.mayClash ? clashAfter(b, i, k, l, o) : 0;
+      dOver += clashA + clashB;
+      slack -= price * (clashA + clashB);
+      if (change > slack) continue;
+    }
     if (paired) change += pairsChange(i, k, l, o, a, b);
     // The systems are counted as if the move were made, and put back where it is not.
     change += count(i, a, b);
@@ -608,6 +647,12 @@ export function run(moves: i32): void {
       b.mass += dm;
       b.stiff += ds;
     }
+    exchange(i, a, b);
+    exchange(k, a, b);
+    exchange(l, a, b);
+    exchange(o, a, b);
+    a.clashMl = clashA;
+    b.clashMl = clashB;
     a.bag.massG -= dm;
     b.bag.massG += dm;
     r.left = left2;
@@ -637,6 +682,40 @@ export function run(moves: i32): void {
 /** What is more beyond a limit after a change, where so much was before: less than zero is nothing beyond. */
 function beyond(before: f64, change: f64): f64 {
   return max<f64>(0, before + change) - max<f64>(0, before);
+}
+
+/** Puts a thing into a set, or takes it out. */
+function toggle(y: Thing, set: Things): void {
+  set[y.word] = set[y.word] ^ y.bit;
+}
+
+/** Of a thing in one of two places, or none, its place changed in what they hold. */
+function exchange(y: Thing, a: Place, b: Place): void {
+  toggle(y, a.held);
+  toggle(y, b.held);
+}
+
+/** Millilitres that a thing and those of a set that do not lie beside it in a place are in each other's way. */
+function clashOf(y: Thing, c: Place, set: Things): f64 {
+  const from = y.index * words;
+  let ml: f64 = 0;
+  for (let w = 0; w < words; w += 1)
+    for (let rest = c.clashing[from + w] & set[w]; rest !== 0; rest &= rest - 1)
+      ml += min<f64>(y.stiffMl, thing((w << 6) + <i32>ctz<i64>(rest)).stiffMl);
+  return ml;
+}
+
+/** The millilitres of what does not lie together in a place once each of these has gone from it or come to it. */
+function clashAfter(c: Place, i: Thing, k: Thing, l: Thing, o: Thing): f64 {
+  memory.copy(changetype<usize>(after), changetype<usize>(c.held), (<usize>words) << 3);
+  let ml = c.clashMl;
+  for (let part = 0; part < 4; part += 1) {
+    const y = part === 0 ? i : part === 1 ? k : part === 2 ? l : o;
+    const others = clashOf(y, c, after);
+    ml += (after[y.word] & y.bit) !== 0 ? -others : others;
+    toggle(y, after);
+  }
+  return ml;
 }
 
 function pairCost(at: Place, other: Place): f64 {

@@ -1,5 +1,6 @@
 import type { Random } from '@/core/random';
 import { Annealer } from './anneal';
+import { clashesOf } from './clashes';
 import { FitCosts } from './fitCosts';
 import { FittedState } from './fitted';
 import { withLeastRoom, type Instance } from './instance';
@@ -18,12 +19,13 @@ const BY_LITRES = 48;
 /** Of so many later rounds two are by litres again: what is stuck is seldom freed by single moves. */
 const AGAIN = 6;
 const HOTS = [15, 3, 60] as const;
-const MOVES_BY_LITRES = 80_000;
 /**
  * The first rounds by litres move anything, and find the rough shape; each later one only what lies in some of the
- * compartments and on the floor, which the same moves search much more closely.
+ * compartments and on the floor, which fewer moves search much more closely.
  */
-const ROUNDS_OF_ALL = 12;
+const ROUNDS_OF_ALL = 8;
+const MOVES_OF_ALL = 160_000;
+const MOVES_OF_PART = 120_000;
 const LEAST_OPEN = 0.3;
 const MOST_OPEN = 0.65;
 const HOTS_OF_PART = [15, 5, 15] as const;
@@ -64,7 +66,7 @@ export interface SearchProgress {
  *
  * A greedy load first. Then rounds of an annealing by litres alone, which tries millions of moves a second, each from the
  * best so far. It gives stiff things their own volume, but no compartment more of them than it was found to take
- * (`STIFF_AT_FIRST`): what it calls a load then nearly is one. It is laid down, what finds no place is taken out and put
+ * (`STIFF_AT_FIRST`), and no two that do not lie there together (`clashesOf`): what it calls a load then nearly is one. It is laid down, what finds no place is taken out and put
  * where it does, and the places that failed cost more from then on (guided local search, Voudouris and Tsang 1999), until
  * a best load has the thing lying there. After the first, each opens a part of the compartments, drawn anew, and leaves
  * the rest as it lies (large neighbourhood search, Shaw 1998). Then rounds of an annealing that asks of each move it would
@@ -112,6 +114,7 @@ export function* searchLoad(
   const byFit = new Annealer(instance, free, fitted.pinnedOverMl, random, {
     fits: new FitCosts(instance, true),
   });
+  for (const { i, k, j } of clashesOf(instance)) byLitres.setClash(i, k, j);
   const penalties = new Float64Array(instance.n * instance.m);
   /** Has it cost so many points by litres that thing i lies in j, besides what it costs anyway. */
   const penalise = (i: number, j: number, points: number) => {
@@ -131,10 +134,10 @@ export function* searchLoad(
     annealer.start(where);
     const atStart = annealer.bestTotal();
     if (litres && round < ROUNDS_OF_ALL)
-      annealer.run({ hot: HOTS[round % HOTS.length]!, cold: COLD }, MOVES_BY_LITRES);
+      annealer.run({ hot: HOTS[round % HOTS.length]!, cold: COLD }, MOVES_OF_ALL);
     else if (litres) {
       const hot = HOTS_OF_PART[round % HOTS_OF_PART.length]!;
-      annealer.run({ hot, cold: COLD }, MOVES_BY_LITRES, someOpen(instance.m, to, random));
+      annealer.run({ hot, cold: COLD }, MOVES_OF_PART, someOpen(instance.m, to, random));
     } else annealer.run({ hot: HOT_BY_FIT, cold: COLD }, MOVES_BY_FIT);
     // By litres its last load, where it met none better than its first, is at least another one.
     const other = litres && annealer.bestTotal() >= atStart - 1e-6;
