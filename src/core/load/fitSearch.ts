@@ -12,7 +12,7 @@ import { LoadState } from './state';
  * Rounds of one search: a number, not seconds, so that a seed gives the same load anywhere. Two to three seconds of one
  * thread for 60 to 120 things; what is best so far is told on the way (`npm run bench:load -- --fit`).
  */
-export const ROUNDS = 80;
+export const ROUNDS = 64;
 
 /** Rounds by litres alone at the beginning, their heats in points one after the other, and moves of each. */
 const BY_LITRES = 48;
