@@ -19,10 +19,25 @@ test.each([
   ['Quilt, 4.2 l, 1 lb 8 oz', { name: 'Quilt', quantity: 1, massG: 680.388555, volumeMl: 4200 }],
   ['Map 1:50', { name: 'Map 1:50', quantity: 1, massG: null, volumeMl: null }],
   ['Pot 0.9 l with burner', { name: 'Pot 0.9 l with burner', quantity: 1, massG: null, volumeMl: null }],
+  ['Mug - 78 g', { name: 'Mug', quantity: 1, massG: 78, volumeMl: null }],
+  ['Route card 12-14 km', { name: 'Route card 12-14 km', quantity: 1, massG: null, volumeMl: null }],
   ['90 g', { name: '90 g', quantity: 1, massG: null, volumeMl: null }],
 ])('quick add: %s', (line, read) => {
-  const found = readQuickAdd(line);
-  expect(found).toEqual({ ...read, massG: read.massG === null ? null : expect.closeTo(read.massG, 6) });
+  const massG: unknown = read.massG === null ? null : expect.closeTo(read.massG, 6);
+  expect(readQuickAdd(line)).toEqual({ ok: true, value: { ...read, massG } });
+});
+
+test.each([
+  ['Mug -5 g 0 l', '0 l'],
+  ['Mug -5 g', '-5 g'],
+  ['Mug −0.4 l 78 g', '−0.4 l'],
+  ['Mug 0 g', '0 g'],
+  ['Tube x2 0.0 kg', '0.0 kg'],
+])('quick add refuses a figure that cannot be: %s', (line, figure) => {
+  expect(readQuickAdd(line)).toEqual({
+    ok: false,
+    error: expect.stringContaining(`Nothing weighs or takes ${figure}.`) as string,
+  });
 });
 
 test('guesses by name are modest and marked', () => {

@@ -42,8 +42,8 @@ export function KitStage() {
         <h1>Kit</h1>
         <span className="quiet">
           {shown.length === things.length
-            ? `${things.length} things`
-            : `${shown.length} of ${things.length} things`}
+            ? counted(things.length)
+            : `${shown.length} of ${counted(things.length)}`}
           , {format.mass(mass)} with water
         </span>
         <span className={styles.space} />
@@ -59,9 +59,12 @@ export function KitStage() {
       <div className={styles.tools}>
         <QuickAddField
           onAdd={(line) => {
-            const { name, quantity, massG, volumeMl } = readQuickAdd(line);
+            const read = readQuickAdd(line);
+            if (!read.ok) return read.error;
+            const { name, quantity, massG, volumeMl } = read.value;
             const thing = { ...newThing(crypto.randomUUID(), name.slice(0, 120), massG, volumeMl), quantity };
             if (store.edit({ kind: 'put things', things: [thing] })) chooseThing(thing.id);
+            return null;
           }}
           full={things.length >= LIMITS.things}
         />
@@ -95,24 +98,32 @@ export function KitStage() {
   );
 }
 
-function QuickAddField({ onAdd, full }: { onAdd: (line: string) => void; full: boolean }) {
+const counted = (things: number): string => (things === 1 ? '1 thing' : `${things} things`);
+
+/** @param onAdd adds what was typed, or says what is wrong with it */
+function QuickAddField({ onAdd, full }: { onAdd: (line: string) => string | null; full: boolean }) {
   const [line, setLine] = useState('');
+  const [wrong, setWrong] = useState<string | null>(null);
   return (
     <form
       className={styles.add}
       onSubmit={(event) => {
         event.preventDefault();
         if (!line.trim() || full) return;
-        onAdd(line);
-        setLine('');
+        const problem = onAdd(line);
+        setWrong(problem);
+        if (!problem) setLine('');
       }}
     >
       <TextInput
         aria-label="Add a thing"
         placeholder="Add a thing: Mug 78 g 0.4 l"
         value={line}
-        onChange={(event) => setLine(event.currentTarget.value)}
-        error={full ? `A kit holds at most ${LIMITS.things} things.` : undefined}
+        onChange={(event) => {
+          setLine(event.currentTarget.value);
+          setWrong(null);
+        }}
+        error={full ? `A kit holds at most ${LIMITS.things} things.` : wrong}
         className={styles.addInput}
       />
       <Button type="submit" disabled={!line.trim() || full}>
