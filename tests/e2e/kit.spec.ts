@@ -79,8 +79,13 @@ test.describe('from nothing', () => {
     await expect(page.getByText('The kit is empty', { exact: true }).first()).toBeVisible();
     await accessible(page);
     const add = page.getByRole('textbox', { name: 'Add a thing' });
+    await add.fill('Warm quilt -680 g 4.2 l');
+    await add.press('Enter');
+    await expect(page.getByText('Nothing weighs or takes -680 g.')).toBeVisible();
+    await accessible(page);
     await add.fill('Warm quilt 680 g 4.2 l');
     await add.press('Enter');
+    await expect(page.getByText('1 thing, 680 g with water')).toBeVisible();
     await expect(page.getByRole('row', { name: /Warm quilt sleep 1 680 g ≈ 4.20 l/ })).toBeVisible();
     await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: /Load/ }).click();
     await page.getByRole('button', { name: 'Load for me' }).first().click();
