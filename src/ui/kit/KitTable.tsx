@@ -8,14 +8,19 @@ import {
   useReactTable,
   type SortingState,
 } from '@tanstack/react-table';
-import { Fragment, useEffect, useMemo, useRef, useState } from 'react';
+import dynamic from 'next/dynamic';
+import { Fragment, useMemo, useState } from 'react';
 import { SYSTEMS, thingMassG, thingVolumeMl, type Thing } from '@/core/kit/thing';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import { SystemGlyph } from '@/ui/shared/systems';
 import { whereIn } from '@/core/plan/where';
 import { useSelection } from '@/ui/shell/SelectionProvider';
-import { ThingEditor } from './ThingEditor';
 import styles from './KitTable.module.css';
+
+// The fields of one thing come with the first that is opened; to look the kit through needs none.
+const ThingEditor = dynamic(() => import('./ThingEditor').then((module) => module.ThingEditor), {
+  ssr: false,
+});
 
 const column = createColumnHelper<Thing>();
 
@@ -127,7 +132,13 @@ export function KitTable({ things }: { things: Thing[] }) {
                     </td>
                   ))}
                 </tr>
-                {open && <EditorRow thing={row.original} columns={columns.length} />}
+                {open && (
+                  <tr className={styles.editor}>
+                    <td colSpan={columns.length}>
+                      <ThingEditor thing={row.original} />
+                    </td>
+                  </tr>
+                )}
               </Fragment>
             );
           })}
@@ -139,18 +150,3 @@ export function KitTable({ things }: { things: Thing[] }) {
 }
 
 const isNumber = (meta: unknown): boolean => (meta as { number?: boolean } | undefined)?.number === true;
-
-function EditorRow({ thing, columns }: { thing: Thing; columns: number }) {
-  const element = useRef<HTMLTableRowElement>(null);
-  // In braces: newer browsers return a promise from this, which React would take for a clean-up.
-  useEffect(() => {
-    element.current?.scrollIntoView({ block: 'nearest' });
-  }, []);
-  return (
-    <tr ref={element} className={styles.editor}>
-      <td colSpan={columns}>
-        <ThingEditor thing={thing} />
-      </td>
-    </tr>
-  );
-}

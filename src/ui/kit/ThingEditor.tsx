@@ -1,6 +1,7 @@
 'use client';
 
 import { Button, Checkbox, NativeSelect, NumberInput } from '@mantine/core';
+import { useEffect, useRef } from 'react';
 import {
   CALLS,
   VIEWS,
@@ -30,9 +31,14 @@ export function ThingEditor({ thing }: { thing: Thing }) {
   const set = (patch: Partial<Thing>) => store.edit({ kind: 'put things', things: [{ ...thing, ...patch }] });
   const setForm = (form: Form) => set({ form, volumeMl: Math.round(formVolumeMl(form) ?? thing.volumeMl) });
   const { form } = thing;
+  const element = useRef<HTMLDivElement>(null);
+  // In braces: newer browsers return a promise from this, which React would take for a clean-up.
+  useEffect(() => {
+    element.current?.scrollIntoView({ block: 'nearest' });
+  }, []);
 
   return (
-    <div className={styles.editor}>
+    <div ref={element} className={styles.editor}>
       <TextField
         label="Name"
         value={thing.name}
