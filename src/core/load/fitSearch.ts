@@ -64,14 +64,14 @@ export interface SearchProgress {
  * Looks for the assignment of least objective in which every compartment closes by how things lie, and every other hard
  * rule holds. Any-time: the first load that may be ridden is there at the first report, and so is each one after.
  *
- * A greedy load first. Then rounds of an annealing by litres alone, which tries millions of moves a second, each from the
- * best so far. It gives stiff things their own volume, but no compartment more of them than it was found to take
- * (`STIFF_AT_FIRST`), and no two that do not lie there together (`clashesOf`): what it calls a load then nearly is one. It is laid down, what finds no place is taken out and put
- * where it does, and the places that failed cost more from then on (guided local search, Voudouris and Tsang 1999), until
- * a best load has the thing lying there. After the first, each opens a part of the compartments, drawn anew, and leaves
- * the rest as it lies (large neighbourhood search, Shaw 1998). Then rounds of an annealing that asks of each move it would
- * take whether things still lie. After each, descent with order counted in. The load as it is counts as found, so that
- * searching on from it never ends worse.
+ * A greedy load first. Then rounds of an annealing by litres alone, which tries millions of moves a second, each from
+ * the best so far. It gives stiff things their own volume, but no compartment more of them than it was found to take
+ * (`STIFF_AT_FIRST`), and no two that do not lie there together (`clashesOf`): what it calls a load then nearly is one.
+ * It is laid down, what finds no place is taken out and put where it does, and the places that failed cost more from
+ * then on (guided local search, Voudouris and Tsang 1999), until a best load has the thing lying there. After the
+ * first, each opens a part of the compartments, drawn anew, and leaves the rest as it lies (large neighbourhood search,
+ * Shaw 1998). Then rounds of an annealing that asks of each move it would take whether things still lie. After each,
+ * descent with order counted in. The load as it is counts as found, so that searching on from it never ends worse.
  *
  * @param random seeded source; the same seed and number of rounds give the same load
  * @param boundOf finds what no load is better than, where the search may end; asked once, after the rounds by litres,
