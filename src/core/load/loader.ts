@@ -47,8 +47,8 @@ export interface LoaderProgress {
 }
 
 /**
- * Loads a plan: the one entrance to fit and search. A generator of progress, whose return is the proposal. Told to stop
- * by `next(true)` it proposes the best load so far; there is one from the first report on.
+ * Loads a plan by one search: the entrance to fit and search. A generator of progress, whose return is the proposal. Told
+ * to stop by `next(true)` it proposes the best load so far; there is one from the first report on.
  *
  * @example const proposal = runLoader(plan, { seed: 1 }); // all at once, for the command line and tests
  */
@@ -78,13 +78,26 @@ export function* loader(
 export const boundByFit = (instance: Instance, known: number): number =>
   lowerBound(withLeastRoom(instance), known);
 
-/** Runs the loader to its end. */
-export function runLoader(plan: Plan, options: LoadOptions = {}): LoadProposal {
-  const run = loader(plan, options);
-  let step = run.next();
-  while (!step.done) step = run.next();
-  return step.value;
-}
+/**
+ * The seeds of the searches that look for one load, each by itself, in threads side by side where there are threads. Two
+ * seeds differ by more than one search gains in three times as long (decision 0018).
+ */
+export const seedsOf = (seed: number): readonly [number, number] => [2 * seed - 1, 2 * seed];
+
+/** The better of what was found from several seeds, the first where they are as good. */
+export const bestOf = (proposals: readonly LoadProposal[]): LoadProposal =>
+  proposals.reduce((best, other) => (other.objective < best.objective - 1e-9 ? other : best));
+
+/** Runs the searches of all seeds to their end, one after the other: the load that threads side by side find too. */
+export const runLoader = (plan: Plan, { seed = 1, effort }: LoadOptions = {}): LoadProposal =>
+  bestOf(
+    seedsOf(seed).map((own) => {
+      const run = loader(plan, { seed: own, effort });
+      let step = run.next();
+      while (!step.done) step = run.next();
+      return step.value;
+    }),
+  );
 
 function propose(plan: Plan, instance: Instance, found: Int32Array): LoadProposal {
   const [atStart, atFound] = [judged(instance, instance.start), judged(instance, found)];

@@ -5,13 +5,14 @@ import { createContext, useContext, useEffect, useState, useSyncExternalStore, t
 import { usePlanContext } from '@/ui/plan/PlanProvider';
 import type { LoadWorker } from '@/workers/load.worker';
 import { LoaderStore, type LoaderThread, type LoaderView } from './loaderStore';
+import { sideBySide } from './sideBySide';
 
 const LoaderContext = createContext<LoaderStore | null>(null);
 
-/** One loader for all stages of a trip, in a web worker that is made when it is first wanted. */
+/** One loader for all stages of a trip, in web workers that are made when they are first wanted. */
 export function LoaderProvider({ children }: { children: ReactNode }) {
   const { store } = usePlanContext();
-  const [loader] = useState(() => new LoaderStore(store, { makeThread, later }));
+  const [loader] = useState(() => new LoaderStore(store, { makeThread: makeThreads, later }));
   useEffect(() => loader.start(), [loader]);
   return <LoaderContext value={loader}>{children}</LoaderContext>;
 }
@@ -28,6 +29,10 @@ export function useLoaderView(): LoaderView {
   const loader = useLoader();
   return useSyncExternalStore(loader.subscribe, loader.getView, loader.getView);
 }
+
+/** Two, as a search has seeds; where only one core is free they take turns. */
+const makeThreads = (onDeath: () => void): LoaderThread =>
+  sideBySide([makeThread(onDeath), makeThread(onDeath)]);
 
 function makeThread(onDeath: () => void): LoaderThread {
   const worker = new Worker(new URL('../../workers/load.worker.ts', import.meta.url), { type: 'module' });

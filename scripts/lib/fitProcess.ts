@@ -1,0 +1,48 @@
+// One search of `bench:load --fit` in a process of its own, as the board has one worker a seed. Says when it is ready, begins
+// when told to, and tells each load that is better than the last with the time since it began.
+import { DEMO_BAGS } from '@/core/demo/bags';
+import { searchLoad } from '@/core/load/fitSearch';
+import { compileInstance } from '@/core/load/instance';
+import { judged, loader } from '@/core/load/loader';
+import { randomThings, samplePlan } from '@/core/plan/samples';
+import { seededRandom } from '@/core/random';
+
+/** What a process is to look for. */
+export interface FitTask {
+  /** Seed of the kit, and of the search. */
+  seed: number;
+  searchSeed: number;
+  things: number;
+  seconds: number;
+  warm: boolean;
+}
+/** What it found: milliseconds and points of each better load; `firstMs` when there was one at all. */
+export interface FitCourse {
+  firstMs: number;
+  better: [ms: number, points: number][];
+  rounds: number;
+}
+
+const { seed, searchSeed, things, seconds, warm } = JSON.parse(process.argv[2]!) as FitTask;
+const kit = (kitSeed: number, n: number) =>
+  samplePlan({ bags: [...DEMO_BAGS], things: randomThings(seededRandom(kitSeed), n) });
+if (warm) for (const step of loader(kit(99, 60), { effort: 0.12 })) void step;
+const instance = compileInstance(kit(seed, things));
+process.once('message', () => {
+  const started = performance.now();
+  const course: FitCourse = { firstMs: 0, better: [], rounds: 0 };
+  let last: Int32Array | null = null;
+  // Its rounds are not counted, so that it never ends by itself.
+  for (const { where, best } of searchLoad(instance, seededRandom(searchSeed), Infinity)) {
+    const ms = performance.now() - started;
+    if (ms > seconds * 1000) break;
+    course.firstMs ||= ms;
+    course.rounds += 1;
+    if (!where) continue;
+    course.better.push([ms, best]);
+    last = where;
+  }
+  if (!last || !judged(instance, last).sound) throw new Error('The search broke a rule.');
+  process.send!(course, () => process.exit());
+});
+process.send!('ready');
