@@ -103,7 +103,7 @@ describe('the annealing', () => {
         for (let pair = 0; pair < 4 * n && stiff.length > 0; pair += 1) {
           const [i, k, j] = [pick(stiff), pick(stiff), Math.floor(random() * instance.m)];
           if (i === k) continue;
-          annealer.setClash(i, k, j);
+          annealer.forbid(j, [i, k]);
           clashing.add(`${i} ${k} ${j}`).add(`${k} ${i} ${j}`);
         }
         annealer.start(new Int32Array(n).fill(-1));

@@ -15,6 +15,8 @@ const STEPS_A_CALL = 64;
 /** A set of things is a bit each, in words of 64, which stand here as two numbers of 32. */
 const wordsOf = (n: number) => Math.ceil(n / 64);
 const INTS_A_WORD = 2;
+/** Of a compartment so many larger sets that do not lie there are remembered. */
+const MOST_CUTS = 32;
 
 /** Heat in points, from first to last. */
 export interface Schedule {
@@ -30,6 +32,8 @@ export interface AnnealOptions {
    * over as other litres are.
    */
   stiffCapacityMl?: Float64Array | null;
+  /** Millilitres of each compartment that may be filled, instead of all; read anew at each start. */
+  roomMl?: Float64Array | null;
 }
 
 /**
@@ -52,6 +56,9 @@ export class Annealer {
   private readonly loop: AnnealLoop<ReturnType<typeof arraysOf>>;
   private readonly fits: FitCosts | null;
   private readonly stiffCapacityMl: Float64Array | null;
+  private readonly roomMl: Float64Array | null;
+  /** By compartment, where the next larger set goes. */
+  private readonly nextCut: Int32Array;
 
   /**
    * @param free things that may be moved
@@ -62,12 +69,14 @@ export class Annealer {
     free: readonly number[],
     overMl: number,
     private readonly random: Random,
-    { fits = null, stiffCapacityMl = null }: AnnealOptions = {},
+    { fits = null, stiffCapacityMl = null, roomMl = null }: AnnealOptions = {},
   ) {
-    const { points, ...tables } = tablesOf(instance, free);
+    const tables = tablesOf(instance, free);
     const { press, spread, apart, pair, fair } = pricesOf(instance.weights);
     this.fits = fits;
+    this.nextCut = new Int32Array(instance.m);
     this.stiffCapacityMl = stiffCapacityMl;
+    this.roomMl = roomMl;
     this.loop = openLoop(
       {
         ask: (i, a, b, k) => {
@@ -103,16 +112,18 @@ export class Annealer {
         tailFreeKgM: TAIL_FREE_KGM,
         freeCount: free.length,
         words: wordsOf(instance.n),
+        mostCuts: MOST_CUTS,
       },
       tables,
-      arraysOf(instance, points),
+      arraysOf(instance),
     );
   }
 
   /** Takes up an assignment: compartment index of each thing, −1 for the floor. */
   start(from: ArrayLike<number>): void {
-    const { where, stiffCapacity } = this.loop.arrays;
+    const { where, stiffCapacity, roomMl } = this.loop.arrays;
     for (let i = 0; i < where.length; i += 1) where[i] = from[i]! + 1;
+    if (this.roomMl) roomMl.set(this.roomMl, 1);
     if (this.stiffCapacityMl) stiffCapacity.set(this.stiffCapacityMl, 1);
     if (this.fits) {
       this.fits.start(from);
@@ -155,22 +166,56 @@ export class Annealer {
     return this.loop.get('leastTotal');
   }
 
-  /** Makes it dearer by some points for thing i to lie in compartment j, from the next start on. */
-  penalise(i: number, j: number, points: number): void {
-    this.loop.arrays.points[i * (this.instance.m + 1) + j + 1]! += points;
+  /**
+   * These stiff things do not lie in compartment j together, from the next start on: the smallest one's millilitres are
+   * over there while all are in. Pairs are remembered all, larger sets only so many, the oldest forgotten first.
+   */
+  forbid(j: number, things: readonly number[]): void {
+    const { clashing, mayClash, cuts, cutsMl, cutCounts } = this.loop.arrays;
+    const [one, other] = things;
+    mayClash[j + 1] = 1;
+    if (things.length === 2) {
+      include(this.among(clashing, j, one!), other!);
+      include(this.among(clashing, j, other!), one!);
+      return;
+    }
+    const k = this.nextCut[j]!;
+    this.nextCut[j] = (k + 1) % MOST_CUTS;
+    cutCounts[j + 1] = Math.max(cutCounts[j + 1]!, k + 1);
+    const cut = this.cutAt(cuts, j, k).fill(0);
+    for (const i of things) include(cut, i);
+    cutsMl[(j + 1) * MOST_CUTS + k] = Math.min(...things.map((i) => this.instance.stiffMl[i]!));
   }
 
-  /** Stiff things i and k do not lie in compartment j together, from the next start on: what is over there by litres is more. */
-  setClash(i: number, k: number, j: number): void {
-    const { clashing, mayClash } = this.loop.arrays;
-    const { n } = this.instance;
-    const ints = INTS_A_WORD * wordsOf(n);
-    for (const [one, other] of [
-      [i, k],
-      [k, i],
-    ] as const)
-      clashing[((j + 1) * (n + 1) + one) * ints + (other >> 5)]! |= 1 << (other & 31);
-    mayClash[j + 1] = 1;
+  /** Forgets of what was forbidden all that an assignment, in which things do lie, holds after all. */
+  allow(where: ArrayLike<number>): void {
+    const { clashing, cuts, cutsMl, cutCounts } = this.loop.arrays;
+    const { n, m } = this.instance;
+    for (let j = 0; j < m; j += 1) {
+      const held = new Int32Array(INTS_A_WORD * wordsOf(n));
+      for (let i = 0; i < n; i += 1) if (where[i] === j) include(held, i);
+      for (let i = 0; i < n; i += 1) {
+        if (where[i] !== j) continue;
+        const others = this.among(clashing, j, i);
+        others.forEach((bits, w) => (others[w] = bits & ~held[w]!));
+      }
+      for (let k = 0; k < cutCounts[j + 1]!; k += 1)
+        if (this.cutAt(cuts, j, k).every((bits, w) => (bits & ~held[w]!) === 0))
+          cutsMl[(j + 1) * MOST_CUTS + k] = 0;
+    }
+  }
+
+  /** The set of those that thing i does not lie with in compartment j. */
+  private among(clashing: Int32Array, j: number, i: number): Int32Array {
+    const ints = INTS_A_WORD * wordsOf(this.instance.n);
+    const at = ((j + 1) * (this.instance.n + 1) + i) * ints;
+    return clashing.subarray(at, at + ints);
+  }
+
+  private cutAt(cuts: Int32Array, j: number, k: number): Int32Array {
+    const ints = INTS_A_WORD * wordsOf(this.instance.n);
+    const at = ((j + 1) * MOST_CUTS + k) * ints;
+    return cuts.subarray(at, at + ints);
   }
 
   private readFits(): void {
@@ -196,16 +241,22 @@ function tablesOf(instance: Instance, free: readonly number[]) {
   };
 }
 /** What both the loop and its caller write. */
-const arraysOf = ({ n, m }: Instance, points: Float64Array) => ({
-  points,
+const arraysOf = ({ n, m, capacityMl }: Instance) => ({
   where: new Int32Array(n),
   bestWhere: new Int32Array(n),
+  roomMl: Float64Array.from([Infinity, ...capacityMl]),
   stiffCapacity: new Float64Array(m + 1),
   clashing: new Int32Array((m + 1) * (n + 1) * INTS_A_WORD * wordsOf(n)),
   mayClash: new Uint8Array(m + 1),
+  cuts: new Int32Array((m + 1) * MOST_CUTS * INTS_A_WORD * wordsOf(n)),
+  cutsMl: new Float64Array((m + 1) * MOST_CUTS),
+  cutCounts: new Int32Array(m + 1),
   isOpen: new Uint8Array(m + 1),
   fitOverMl: new Float64Array(m + 1),
   fitOrder: new Float64Array(m + 1),
 });
+
+/** Puts thing i into a set. */
+const include = (set: Int32Array, i: number): void => void (set[i >> 5]! |= 1 << (i & 31));
 
 const unpadded = (assignment: Int32Array) => Int32Array.from(assignment, (c) => c - 1);

@@ -72,6 +72,8 @@ class Rider {
 class Place {
   volume: f64;
   capacity: f64;
+  /** Millilitres that may be filled: its capacity, or less. */
+  room: f64;
   comfort: f64;
   stiff: f64;
   stiffCapacity: f64;
@@ -100,6 +102,11 @@ class Place {
   /** What is in here; and of the pairs in it that do not lie together, the sum of the smaller ones' millilitres. */
   held: Things;
   clashMl: f64;
+  /** Larger sets that do not lie in here, one after the other, with the millilitres of each; and those that are in. */
+  cuts: Things;
+  cutsMl: Floats;
+  cutCount: i32;
+  cutMl: f64;
 
   @inline
   conflicts(): i32 {
@@ -225,10 +232,16 @@ export let end: usize = 0;
 // What both sides read and write while it is at work.
 export let where: Ints = changetype<Ints>(0);
 export let bestWhere: Ints = changetype<Ints>(0);
+export let roomMl: Floats = changetype<Floats>(0);
 export let stiffCapacity: Floats = changetype<Floats>(0);
 /** By place and thing the set of those it does not lie with there; and by place whether there is any. */
 export let clashing: Things = changetype<Things>(0);
 export let mayClash: Bytes = changetype<Bytes>(0);
+/** By place up to `mostCuts` larger sets that do not lie there, with the millilitres of each, and how many there are. */
+export let mostCuts: i32 = 0;
+export let cuts: Things = changetype<Things>(0);
+export let cutsMl: Floats = changetype<Floats>(0);
+export let cutCounts: Ints = changetype<Ints>(0);
 export let isOpen: Bytes = changetype<Bytes>(0);
 export let fitOverMl: Floats = changetype<Floats>(0);
 export let fitOrder: Floats = changetype<Floats>(0);
@@ -321,6 +334,8 @@ export function setUp(): void {
     own.inside = changetype<Ints>(room((<usize>n) << 2));
     own.held = changetype<Things>(room((<usize>words) << 3));
     own.clashing = changetype<Things>(changetype<usize>(clashing) + ((<usize>(c * (n + 1) * words)) << 3));
+    own.cuts = changetype<Things>(changetype<usize>(cuts) + ((<usize>(c * mostCuts * words)) << 3));
+    own.cutsMl = changetype<Floats>(changetype<usize>(cutsMl) + ((<usize>(c * mostCuts)) << 3));
     own.steep = changetype<Floats>(changetype<usize>(steep) + ((<usize>(c * M)) << 3));
   }
   for (let i = 0; i <= n; i += 1) {
@@ -371,9 +386,11 @@ export function start(): void {
     own.mass = 0;
     own.mask = 0;
     own.count = 0;
+    own.room = roomMl[c];
     own.stiffCapacity = stiffCapacity[c];
     own.mayClash = mayClash[c];
     own.clashMl = 0;
+    own.cutCount = cutCounts[c];
     memory.fill(changetype<usize>(own.held), 0, (<usize>words) << 3);
   }
   let sum: f64 = 0;
@@ -402,8 +419,9 @@ export function start(): void {
   let allOver: f64 = 0;
   for (let k = 1; k < M; k += 1) {
     const c = place(k);
+    c.cutMl = cutsOf(c, c.held);
     sum += press * max<f64>(0, c.comfort - c.capacity) + apartPoints * <f64>c.conflicts();
-    allOver += max<f64>(0, c.volume - c.capacity) + c.clashMl;
+    allOver += max<f64>(0, c.volume - c.room) + c.clashMl + c.cutMl;
     if (byStiff) allOver += max<f64>(0, c.stiff - c.stiffCapacity);
   }
   for (let i = 0; i < n; i += 1) if (pair[i] > i) sum += pairCost(thing(i).place, thing(pair[i]).place);
@@ -530,11 +548,11 @@ export function run(moves: i32): void {
       change -= order;
     }
     if (ca > 0) {
-      if (!byFit) dOver += beyond(a.volume - a.capacity, -dv);
+      if (!byFit) dOver += beyond(a.volume - a.room, -dv);
       change += press * beyond(a.comfort - a.capacity, -dc);
     }
     if (cb > 0) {
-      if (!byFit) dOver += beyond(b.volume - b.capacity, dv);
+      if (!byFit) dOver += beyond(b.volume - b.room, dv);
       change += press * beyond(b.comfort - b.capacity, dc);
     }
     // Metropolis: a rise is taken with probability exp(−rise ÷ heat), so at most this much is, drawn beforehand.
@@ -552,7 +570,7 @@ export function run(moves: i32): void {
     const spared =
       <f64>movers * spreadPoints + apartPoints * <f64>clashes + (paired ? <f64>movers * pairPoints : 0);
     const eitherMayClash = a.mayClash | b.mayClash;
-    if (eitherMayClash) dOver -= a.clashMl + b.clashMl;
+    if (eitherMayClash) dOver -= a.clashMl + b.clashMl + a.cutMl + b.cutMl;
     let slack = most - price * dOver + spared;
     if (change - a.steep[cb] * abs(dm) > slack) continue;
 
@@ -651,8 +669,12 @@ export function run(moves: i32): void {
     exchange(k, a, b);
     exchange(l, a, b);
     exchange(o, a, b);
-    a.clashMl = clashA;
-    b.clashMl = clashB;
+    if (eitherMayClash) {
+      a.cutMl = cutsOf(a, a.held);
+      b.cutMl = cutsOf(b, b.held);
+      a.clashMl = clashA - a.cutMl;
+      b.clashMl = clashB - b.cutMl;
+    }
     a.bag.massG -= dm;
     b.bag.massG += dm;
     r.left = left2;
@@ -705,7 +727,7 @@ function clashOf(y: Thing, c: Place, set: Things): f64 {
   return ml;
 }
 
-/** The millilitres of what does not lie together in a place once each of these has gone from it or come to it. */
+/** The millilitres of what does not lie together in a place, pairs and larger sets, once each of these has gone or come. */
 function clashAfter(c: Place, i: Thing, k: Thing, l: Thing, o: Thing): f64 {
   memory.copy(changetype<usize>(after), changetype<usize>(c.held), (<usize>words) << 3);
   let ml = c.clashMl;
@@ -714,6 +736,17 @@ function clashAfter(c: Place, i: Thing, k: Thing, l: Thing, o: Thing): f64 {
     const others = clashOf(y, c, after);
     ml += (after[y.word] & y.bit) !== 0 ? -others : others;
     toggle(y, after);
+  }
+  return ml + cutsOf(c, after);
+}
+
+/** The millilitres of those larger sets that do not lie in a place and are all in a set. */
+function cutsOf(c: Place, set: Things): f64 {
+  let ml: f64 = 0;
+  for (let k = 0; k < c.cutCount; k += 1) {
+    let missing: i64 = 0;
+    for (let w = 0; w < words; w += 1) missing |= c.cuts[k * words + w] & ~set[w];
+    if (missing === 0) ml += c.cutsMl[k];
   }
   return ml;
 }

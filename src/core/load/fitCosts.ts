@@ -144,7 +144,7 @@ export class FitCosts {
 
   /** Litres of compartment j that nothing takes for sure, in millilitres. */
   roomMl(j: number): number {
-    return this.instance.capacityMl[j]! - this.usedMl[j]!;
+    return this.instance.capacityMl[j]! - this.leastMlIn(j);
   }
 
   /** Makes the move last asked about. */
@@ -164,6 +164,16 @@ export class FitCosts {
       this.order[b] = this.costs[1].order;
       this.involve(b, this.costs[1]);
     }
+  }
+
+  /** Whether all that is stiff in compartment j lies, whatever the soft need. */
+  stiffLies(j: number): boolean {
+    return this.lays[j]?.left.length === 0;
+  }
+
+  /** Millilitres of compartment j that are taken for sure. */
+  leastMlIn(j: number): number {
+    return this.usedMl[j]!;
   }
 
   /** Sum over all compartments. */

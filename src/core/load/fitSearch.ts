@@ -1,11 +1,14 @@
 import type { Random } from '@/core/random';
 import { Annealer } from './anneal';
 import { clashesOf } from './clashes';
+import { LEAVE_POINTS } from './costs';
 import { FitCosts } from './fitCosts';
 import { FittedState } from './fitted';
 import { withLeastRoom, type Instance } from './instance';
 import { brokenRules } from './objective';
 import { optionsOf } from './search';
+import { settle } from './settle';
+import { somePlaces } from './somePlaces';
 import { LoadState } from './state';
 
 /**
@@ -33,10 +36,10 @@ const HOTS_OF_PART = [15, 5, 15] as const;
 const HOT_BY_FIT = 2;
 const MOVES_BY_FIT = 15_000;
 const COLD = 0.1;
-/** Points that a place costs more, where a thing had to come out of it again. */
-const PENALTY = 2;
+/** A load that does not lie and is further from the best than this is not led to one that does. */
+const WORTH_SETTLING = 1.03;
 /** A load further from the best than this is not improved any more. */
-const NEAR = 1.06;
+const NEAR = 1.03;
 /** Of its objective a move must save so much to be worth asking how things would lie; at the end any is. */
 const ENOUGH = 0.0002;
 
@@ -106,28 +109,33 @@ export function* searchLoad(
     fitted.mend(free, options);
     yield report(0.01);
   }
+  const needed = free.filter(
+    (i) => instance.leave[i]! >= LEAVE_POINTS.must * instance.weights['left behind'],
+  );
+  fitted.restore(free, new Int32Array(instance.n).fill(-1));
+  for (const own of [needed, free]) {
+    const ownOptions = optionsOf(instance, own);
+    fitted.fill(own, ownOptions);
+    fitted.descend(own, ownOptions);
+  }
+  yield report(0.02);
   const loose = withLeastRoom(instance);
   // What compartments were found to take of stiff things, and that or what the best holds.
   const learnedMl = instance.capacityMl.map((ml) => STIFF_AT_FIRST * ml);
   const stiffCapacityMl = learnedMl.slice();
-  const byLitres = new Annealer(loose, free, pinnedOverMl(loose), random, { stiffCapacityMl });
+  const roomMl = instance.capacityMl.slice();
+  const byLitres = new Annealer(loose, free, pinnedOverMl(loose), random, { stiffCapacityMl, roomMl });
   const byFit = new Annealer(instance, free, fitted.pinnedOverMl, random, {
     fits: new FitCosts(instance, true),
   });
-  for (const { i, k, j } of clashesOf(instance)) byLitres.setClash(i, k, j);
-  const penalties = new Float64Array(instance.n * instance.m);
-  /** Has it cost so many points by litres that thing i lies in j, besides what it costs anyway. */
-  const penalise = (i: number, j: number, points: number) => {
-    if (j < 0) return;
-    byLitres.penalise(i, j, points - penalties[i * instance.m + j]!);
-    penalties[i * instance.m + j] = points;
-  };
+  for (const { i, k, j } of clashesOf(instance)) byLitres.forbid(j, [i, k]);
   let bound = -Infinity;
   for (let round = 0; round < rounds && bestTotal > bound + 1e-6; round += 1) {
     const litres = round < BY_LITRES || round % AGAIN < 2;
     const annealer = litres ? byLitres : byFit;
     const { where, to } = litres ? withPairMoved(fitted, free, best, random) : { where: best, to: [] };
     if (litres) {
+      roomMl.set(instance.capacityMl);
       const held = stiffMlOf(instance, best);
       for (let j = 0; j < instance.m; j += 1) stiffCapacityMl[j] = Math.max(learnedMl[j]!, held[j]!);
     }
@@ -137,17 +145,20 @@ export function* searchLoad(
       annealer.run({ hot: HOTS[round % HOTS.length]!, cold: COLD }, MOVES_OF_ALL);
     else if (litres) {
       const hot = HOTS_OF_PART[round % HOTS_OF_PART.length]!;
-      annealer.run({ hot, cold: COLD }, MOVES_OF_PART, someOpen(instance.m, to, random));
+      const share = LEAST_OPEN + random() * (MOST_OPEN - LEAST_OPEN);
+      annealer.run({ hot, cold: COLD }, MOVES_OF_PART, somePlaces(instance.m, share, to, random));
     } else annealer.run({ hot: HOT_BY_FIT, cold: COLD }, MOVES_BY_FIT);
     // By litres its last load, where it met none better than its first, is at least another one.
     const other = litres && annealer.bestTotal() >= atStart - 1e-6;
     fitted.restore(free, (other ? annealer.current() : annealer.best()) ?? best);
-    if (litres) learnStiff(fitted, learnedMl);
-    for (const [i, j] of fitted.mend(free, options)) penalise(i, j, penalties[i * instance.m + j]! + PENALTY);
+    if (litres) {
+      settle(fitted, byLitres, free, roomMl, random, bestTotal * WORTH_SETTLING);
+      learnStiff(fitted, learnedMl);
+    }
+    fitted.mend(free, options);
     if (fitted.total < bestTotal * NEAR) fitted.descend(free, options, ENOUGH * fitted.total);
     const told = report((round + 1) / rounds);
-    // Where things lie in the best they do lie.
-    if (told.where) for (const i of free) penalise(i, best[i]!, 0);
+    if (told.where) byLitres.allow(best);
     if (round === BY_LITRES - 1) bound = boundOf(bestTotal);
     yield told;
   }
@@ -155,21 +166,6 @@ export function* searchLoad(
   fitted.descend(free, options);
   yield report(1);
   return best;
-}
-
-/** By place, index 0 the floor: 1 for the floor, some compartments, and of the others a random part. */
-function someOpen(m: number, some: readonly number[], random: Random): Uint8Array {
-  const open = new Uint8Array(m + 1);
-  open[0] = 1;
-  let left = Math.max(2, Math.round(m * (LEAST_OPEN + random() * (MOST_OPEN - LEAST_OPEN))));
-  // Each with the chance that makes it so many of those that are left (selection sampling, Knuth 1969).
-  for (let c = 1; c <= m; c += 1)
-    if (random() * (m + 1 - c) < left) {
-      open[c] = 1;
-      left -= 1;
-    }
-  for (const j of some) open[j + 1] = 1;
-  return open;
 }
 
 /** Millilitres of stiff things in each compartment. */

@@ -125,8 +125,7 @@ export class FittedState {
    * Takes out of each compartment that does not close what costs least to leave, until it does, then puts back where it
    * costs least whatever finds a place.
    */
-  mend(free: readonly number[], options: readonly Int32Array[]): [number, number][] {
-    const out: [number, number][] = [];
+  mend(free: readonly number[], options: readonly Int32Array[]): void {
     const { state, fits, instance } = this;
     for (let j = 0; j < instance.m; j += 1) {
       const own = free.filter((i) => state.where[i] === j);
@@ -139,13 +138,11 @@ export class FittedState {
           const score = -fits.changeOverMl / instance.leave[i]!;
           if (score > bestScore) [best, bestScore] = [k, score];
         });
-        out.push([own[best]!, j]);
         this.move(own[best]!, -1);
         own.splice(best, 1);
       }
     }
     this.fill(free, options);
-    return out;
   }
 
   /** Puts what is on the floor where it costs least, the most needed first. */
