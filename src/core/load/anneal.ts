@@ -71,7 +71,7 @@ export class Annealer {
     private readonly random: Random,
     { fits = null, stiffCapacityMl = null, roomMl = null }: AnnealOptions = {},
   ) {
-    const tables = tablesOf(instance, free);
+    const { points, ...tables } = tablesOf(instance, free);
     const { press, spread, apart, pair, fair } = pricesOf(instance.weights);
     this.fits = fits;
     this.nextCut = new Int32Array(instance.m);
@@ -115,7 +115,7 @@ export class Annealer {
         mostCuts: MOST_CUTS,
       },
       tables,
-      arraysOf(instance),
+      arraysOf(instance, points),
     );
   }
 
@@ -164,6 +164,11 @@ export class Annealer {
   /** Its objective in points, as the running sums have it; infinite without one. */
   bestTotal(): number {
     return this.loop.get('leastTotal');
+  }
+
+  /** Has leaving thing i behind cost so many points, from the next start on. */
+  priceLeaving(i: number, points: number): void {
+    this.loop.arrays.points[i * (this.instance.m + 1)] = points;
   }
 
   /**
@@ -241,7 +246,8 @@ function tablesOf(instance: Instance, free: readonly number[]) {
   };
 }
 /** What both the loop and its caller write. */
-const arraysOf = ({ n, m, capacityMl }: Instance) => ({
+const arraysOf = ({ n, m, capacityMl }: Instance, points: Float64Array) => ({
+  points,
   where: new Int32Array(n),
   bestWhere: new Int32Array(n),
   roomMl: Float64Array.from([Infinity, ...capacityMl]),

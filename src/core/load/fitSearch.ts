@@ -36,10 +36,12 @@ const HOTS_OF_PART = [15, 5, 15] as const;
 const HOT_BY_FIT = 2;
 const MOVES_BY_FIT = 15_000;
 const COLD = 0.1;
+/** In the first rounds what is needed most costs so many times as much to leave: once it is out it seldom comes in again. */
+const DEARER_AT_FIRST = 2;
 /** A load that does not lie and is further from the best than this is not led to one that does. */
 const WORTH_SETTLING = 1.03;
 /** A load further from the best than this is not improved any more. */
-const NEAR = 1.03;
+const NEAR = 1.06;
 /** Of its objective a move must save so much to be worth asking how things would lie; at the end any is. */
 const ENOUGH = 0.0002;
 
@@ -67,14 +69,15 @@ export interface SearchProgress {
  * Looks for the assignment of least objective in which every compartment closes by how things lie, and every other hard
  * rule holds. Any-time: the first load that may be ridden is there at the first report, and so is each one after.
  *
- * A greedy load first. Then rounds of an annealing by litres alone, which tries millions of moves a second, each from
- * the best so far. It gives stiff things their own volume, but no compartment more of them than it was found to take
- * (`STIFF_AT_FIRST`), and no two that do not lie there together (`clashesOf`): what it calls a load then nearly is one.
- * It is laid down, what finds no place is taken out and put where it does, and the places that failed cost more from
- * then on (guided local search, Voudouris and Tsang 1999), until a best load has the thing lying there. After the
- * first, each opens a part of the compartments, drawn anew, and leaves the rest as it lies (large neighbourhood search,
- * Shaw 1998). Then rounds of an annealing that asks of each move it would take whether things still lie. After each,
- * descent with order counted in. The load as it is counts as found, so that searching on from it never ends worse.
+ * A greedy load first; then one in which what is needed most has the bags to itself before the rest comes. Then rounds of
+ * an annealing by litres alone, which tries millions of moves a second, each from the best so far. It gives stiff things
+ * their own volume, but no compartment more of them than it was found to take (`STIFF_AT_FIRST`), and no two that do not
+ * lie there together (`clashesOf`): what it calls a load then nearly is one. It is laid down, and where it does not lie
+ * led to one near by that does (`settle`); what still finds no place is taken out and put where it does. The first rounds
+ * move anything, and have what is needed most cost twice as much to leave; each later one opens a part of the compartments,
+ * drawn anew, and leaves the rest as it lies (large neighbourhood search, Shaw 1998). Then rounds of an annealing that asks
+ * of each move it would take whether things still lie. After each, descent with order counted in. The load as it is counts
+ * as found, so that searching on from it never ends worse.
  *
  * @param random seeded source; the same seed and number of rounds give the same load
  * @param boundOf finds what no load is better than, where the search may end; asked once, after the rounds by litres,
@@ -104,7 +107,8 @@ export function* searchLoad(
   fitted.fill(free, options);
   yield report(0);
   if (free.length === 0 || instance.m === 0) return best;
-  if (brokenRules(instance, instance.start, () => true).length === 0) {
+  const isLoaded = free.some((i) => instance.start[i]! >= 0);
+  if (isLoaded && brokenRules(instance, instance.start, () => true).length === 0) {
     fitted.restore(free, instance.start);
     fitted.mend(free, options);
     yield report(0.01);
@@ -112,12 +116,7 @@ export function* searchLoad(
   const needed = free.filter(
     (i) => instance.leave[i]! >= LEAVE_POINTS.must * instance.weights['left behind'],
   );
-  fitted.restore(free, new Int32Array(instance.n).fill(-1));
-  for (const own of [needed, free]) {
-    const ownOptions = optionsOf(instance, own);
-    fitted.fill(own, ownOptions);
-    fitted.descend(own, ownOptions);
-  }
+  loadNeededFirst(fitted, needed, free, options);
   yield report(0.02);
   const loose = withLeastRoom(instance);
   // What compartments were found to take of stiff things, and that or what the best holds.
@@ -129,14 +128,35 @@ export function* searchLoad(
     fits: new FitCosts(instance, true),
   });
   for (const { i, k, j } of clashesOf(instance)) byLitres.forbid(j, [i, k]);
+  /** The load that a round begins from, and its price: its objective, with the needed dearer to leave at first. */
+  let [from, fromPrice] = [best, Infinity];
+  let dearer = DEARER_AT_FIRST - 1;
+  const lead = () => {
+    let price = fitted.total;
+    for (const i of needed) if (fitted.state.where[i]! < 0) price += dearer * instance.leave[i]!;
+    if (!fitted.closes() || price >= fromPrice - 1e-9) return;
+    [from, fromPrice] = [fitted.state.where.slice(), price];
+    byLitres.allow(from);
+  };
+  for (const i of needed) byLitres.priceLeaving(i, DEARER_AT_FIRST * instance.leave[i]!);
+  lead();
+  fitted.restore(free, best);
+  lead();
   let bound = -Infinity;
   for (let round = 0; round < rounds && bestTotal > bound + 1e-6; round += 1) {
     const litres = round < BY_LITRES || round % AGAIN < 2;
     const annealer = litres ? byLitres : byFit;
-    const { where, to } = litres ? withPairMoved(fitted, free, best, random) : { where: best, to: [] };
+    if (round === ROUNDS_OF_ALL) {
+      dearer = 0;
+      for (const i of needed) byLitres.priceLeaving(i, instance.leave[i]!);
+      fitted.restore(free, best);
+      fromPrice = Infinity;
+      lead();
+    }
+    const { where, to } = litres ? withPairMoved(fitted, free, from, random) : { where: from, to: [] };
     if (litres) {
       roomMl.set(instance.capacityMl);
-      const held = stiffMlOf(instance, best);
+      const held = stiffMlOf(instance, from);
       for (let j = 0; j < instance.m; j += 1) stiffCapacityMl[j] = Math.max(learnedMl[j]!, held[j]!);
     }
     annealer.start(where);
@@ -150,15 +170,15 @@ export function* searchLoad(
     } else annealer.run({ hot: HOT_BY_FIT, cold: COLD }, MOVES_BY_FIT);
     // By litres its last load, where it met none better than its first, is at least another one.
     const other = litres && annealer.bestTotal() >= atStart - 1e-6;
-    fitted.restore(free, (other ? annealer.current() : annealer.best()) ?? best);
+    fitted.restore(free, (other ? annealer.current() : annealer.best()) ?? from);
     if (litres) {
-      settle(fitted, byLitres, free, roomMl, random, bestTotal * WORTH_SETTLING);
+      settle(fitted, byLitres, free, roomMl, random, fromPrice * WORTH_SETTLING);
       learnStiff(fitted, learnedMl);
     }
     fitted.mend(free, options);
-    if (fitted.total < bestTotal * NEAR) fitted.descend(free, options, ENOUGH * fitted.total);
+    if (fitted.total < fromPrice * NEAR) fitted.descend(free, options, ENOUGH * fitted.total);
     const told = report((round + 1) / rounds);
-    if (told.where) byLitres.allow(best);
+    lead();
     if (round === BY_LITRES - 1) bound = boundOf(bestTotal);
     yield told;
   }
@@ -166,6 +186,23 @@ export function* searchLoad(
   fitted.descend(free, options);
   yield report(1);
   return best;
+}
+
+/**
+ * What is needed most alone, moved and swapped until nothing helps; then the rest beside it. Of large things that only a
+ * bag or two can hold, which go in is so settled while nothing else is in their way.
+ */
+function loadNeededFirst(
+  fitted: FittedState,
+  needed: readonly number[],
+  free: readonly number[],
+  options: readonly Int32Array[],
+): void {
+  const neededOptions = optionsOf(fitted.instance, needed);
+  fitted.restore(free, new Int32Array(fitted.instance.n).fill(-1));
+  fitted.fill(needed, neededOptions);
+  fitted.descend(needed, neededOptions);
+  fitted.fill(free, options);
 }
 
 /** Millilitres of stiff things in each compartment. */
