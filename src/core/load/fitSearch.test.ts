@@ -16,7 +16,7 @@ import { FittedState } from './fitted';
 import { FitCosts } from './fitCosts';
 import { searchLoad } from './fitSearch';
 import { compileInstance, withLeastRoom } from './instance';
-import { boundByFit, judged, loader, runLoader } from './loader';
+import { boundByFit, judged, loader, type LoadProposal } from './loader';
 import { brokenRules, objectiveOf } from './objective';
 import { optionsOf } from './search';
 
@@ -25,7 +25,7 @@ const randomPlan = (seed: number, n: number) =>
   samplePlan({ bags: [...DEMO_BAGS], things: randomThings(seededRandom(seed), n) });
 
 function applied(plan: Plan, options = { effort: 0.2 }): Plan {
-  const result = applyEdit(plan, runLoader(plan, options).edit);
+  const result = applyEdit(plan, finish(loader(plan, options)).edit);
   if (!result.ok) throw new Error(result.error);
   return result.value.plan;
 }
@@ -55,11 +55,14 @@ describe('a load', () => {
 
   test('the same seed gives the same load, and looking on from it never ends worse', () => {
     const plan = randomPlan(4, 40);
-    const [first, again] = [runLoader(plan, { effort: 0.4 }), runLoader(plan, { effort: 0.4 })];
+    const [first, again] = [0, 1].map(() => finish(loader(plan, { effort: 0.4 }))) as [
+      LoadProposal,
+      LoadProposal,
+    ];
     expect(again.edit).toEqual(first.edit);
     const on = applyEdit(plan, first.edit);
     if (!on.ok) throw new Error(on.error);
-    const longer = runLoader(on.value.plan, { effort: 0.4, seed: 2 });
+    const longer = finish(loader(on.value.plan, { effort: 0.4, seed: 2 }));
     expect(longer.objective).toBeLessThanOrEqual(first.objective + 1e-6);
     expect(longer.before).toBeCloseTo(first.objective, 6);
   });
