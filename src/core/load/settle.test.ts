@@ -100,7 +100,8 @@ describe('a load that does not lie', () => {
       lay.after += Number(fitted.closes());
       if (fitted.closes()) expect(brokenRules(instance, fitted.state.where, () => true)).toEqual([]);
     }
-    expect(lay.before).toBeLessThan(0.2 * runs);
-    expect(lay.after).toBeGreaterThan(0.5 * runs);
+    // Of those that did not lie, more than half do.
+    expect(runs - lay.before).toBeGreaterThan(20);
+    expect(lay.after - lay.before).toBeGreaterThan(0.5 * (runs - lay.before));
   });
 });
