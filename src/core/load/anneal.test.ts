@@ -156,6 +156,27 @@ describe('the annealing', () => {
     expect(without).toBeGreaterThan(10);
   });
 
+  test('what is dear to leave goes in, what is free to leave stays, from the next start on', () => {
+    const instance = instanceOf(3, 110);
+    const free = Array.from({ length: instance.n }, (_, i) => i);
+    const annealer = new Annealer(instance, free, 0, seededRandom(3));
+    const found = () => {
+      annealer.start(new Int32Array(instance.n).fill(-1));
+      for (let run = 0; run < 4; run += 1) annealer.run({ hot: 15, cold: 0.1 }, 20_000);
+      return annealer.best()!;
+    };
+    const first = found();
+    const left = free.filter((i) => first[i]! < 0);
+    const dear = left.filter((i) =>
+      instance.allowed.subarray(i * instance.m, (i + 1) * instance.m).includes(1),
+    );
+    expect(dear.length).toBeGreaterThan(0);
+    annealer.priceLeaving(dear[0]!, 5_000);
+    expect(found()[dear[0]!]).toBeGreaterThanOrEqual(0);
+    annealer.priceLeaving(dear[0]!, -5_000);
+    expect(found()[dear[0]!]).toBe(-1);
+  });
+
   test('leaves closed places as they are, searches the open ones, and keeps the best of all runs since its start', () => {
     let moved = 0;
     fc.assert(
