@@ -7,7 +7,7 @@ import { once } from 'node:events';
 import { parseArgs } from 'node:util';
 import loadHighs from 'highs';
 import { DEMO_BAGS } from '@/core/demo/bags';
-import { seedsOf } from '@/core/load/loader';
+import { seedsOf } from '@/core/load/seeds';
 import { lowerBound } from '@/core/load/bound';
 import { compileInstance } from '@/core/load/instance';
 import { brokenRules, objectiveOf } from '@/core/load/objective';

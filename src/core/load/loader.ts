@@ -10,6 +10,7 @@ import { compileInstance, withLeastRoom, type Instance } from './instance';
 import { brokenRules, objectiveOf } from './objective';
 import { FitCosts } from './fitCosts';
 import { ROUNDS, searchLoad } from './fitSearch';
+import { bestOf, seedsOf } from './seeds';
 import { neededMl } from './volume';
 
 export interface LoadOptions {
@@ -77,16 +78,6 @@ export function* loader(
  */
 export const boundByFit = (instance: Instance, known: number): number =>
   lowerBound(withLeastRoom(instance), known);
-
-/**
- * The seeds of the searches that look for one load, each by itself, in threads side by side where there are threads. Two
- * seeds differ by more than one search gains in three times as long (decision 0018).
- */
-export const seedsOf = (seed: number): readonly [number, number] => [2 * seed - 1, 2 * seed];
-
-/** The better of what was found from several seeds, the first where they are as good. */
-export const bestOf = (proposals: readonly LoadProposal[]): LoadProposal =>
-  proposals.reduce((best, other) => (other.objective < best.objective - 1e-9 ? other : best));
 
 /** Runs the searches of all seeds to their end, one after the other: the load that threads side by side find too. */
 export const runLoader = (plan: Plan, { seed = 1, effort }: LoadOptions = {}): LoadProposal =>

@@ -1,4 +1,5 @@
-import { bestOf, seedsOf, type LoaderProgress, type LoadProposal } from '@/core/load/loader';
+import type { LoaderProgress, LoadProposal } from '@/core/load/loader';
+import { bestOf, seedsOf } from '@/core/load/seeds';
 import type { LoaderThread } from './loaderStore';
 
 /** Points above the bound up to which a load is proven to be the best. */
