@@ -1,5 +1,3 @@
-import type { LoadProposal } from './loader';
-
 /**
  * The seeds of the searches that look for one load, each by itself, in threads side by side where there are threads. Two
  * seeds differ by more than one search gains in twice its time (decision 0018).
@@ -9,5 +7,5 @@ import type { LoadProposal } from './loader';
 export const seedsOf = (seed: number): readonly [number, number] => [2 * seed - 1, 2 * seed];
 
 /** The better of what was found from several seeds, the first where they are as good. */
-export const bestOf = (proposals: readonly LoadProposal[]): LoadProposal =>
+export const bestOf = <Found extends { objective: number }>(proposals: readonly Found[]): Found =>
   proposals.reduce((best, other) => (other.objective < best.objective - 1e-9 ? other : best));
