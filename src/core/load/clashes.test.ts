@@ -1,28 +1,13 @@
 import fc from 'fast-check';
 import { layStiff } from '@/core/fit/fit';
-import { sampleBag, samplePlan, sampleThing } from '@/core/plan/samples';
+import { samplePlan } from '@/core/plan/samples';
+import { block, pole, roll, small } from '../../../tests/support/barring';
 import { instanceOf } from '../../../tests/support/instanceOf';
 import { clashesOf } from './clashes';
 import { compileInstance } from './instance';
 
-const roll = sampleBag('roll', 'bar roll', {
-  solid: { kind: 'cylinder', lengthMm: 480, diameterMm: 150 },
-});
-
 describe('what does not lie together', () => {
   test('a long pole and a wide block bar each other from a roll that has room for both by litres', () => {
-    const pole = sampleThing('pole', {
-      form: { kind: 'long', lengthMm: 455, diameterMm: 58 },
-      volumeMl: 1202,
-    });
-    const block = sampleThing('block', {
-      form: { kind: 'box', lengthMm: 146, widthMm: 112, heightMm: 86 },
-      volumeMl: 1406,
-    });
-    const small = sampleThing('small', {
-      form: { kind: 'box', lengthMm: 140, widthMm: 60, heightMm: 60 },
-      volumeMl: 504,
-    });
     const plan = samplePlan({ bags: [roll], things: [pole, block, small] });
     expect(clashesOf(compileInstance(plan))).toEqual([{ i: 1, k: 0, j: 0 }]);
     // Of two that are pinned there, no search has a choice.

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { layStiff } from '@/core/fit/fit';
-import { sampleBag, samplePlan, sampleThing } from '@/core/plan/samples';
+import { sampleBag, samplePlan } from '@/core/plan/samples';
 import { seededRandom } from '@/core/random';
+import { block, pole, roll, small } from '../../../tests/support/barring';
 import { instanceOf } from '../../../tests/support/instanceOf';
 import { Annealer } from './anneal';
 import { FittedState } from './fitted';
@@ -9,20 +10,8 @@ import { compileInstance, withLeastRoom } from './instance';
 import { brokenRules } from './objective';
 import { leastNotLying, settle } from './settle';
 
-const roll = sampleBag('roll', 'bar roll', {
-  solid: { kind: 'cylinder', lengthMm: 480, diameterMm: 150 },
-});
 const box = sampleBag('box', 'bar bag', {
   solid: { kind: 'box', lengthMm: 160, widthMm: 250, heightMm: 90 },
-});
-const pole = sampleThing('pole', { form: { kind: 'long', lengthMm: 455, diameterMm: 58 }, volumeMl: 1202 });
-const block = sampleThing('block', {
-  form: { kind: 'box', lengthMm: 146, widthMm: 112, heightMm: 86 },
-  volumeMl: 1406,
-});
-const small = sampleThing('small', {
-  form: { kind: 'box', lengthMm: 140, widthMm: 60, heightMm: 60 },
-  volumeMl: 504,
 });
 const pinned = (thingId: string) => ({ thingId, to: { compartmentId: 'roll-main' }, pinned: true });
 
