@@ -4,7 +4,7 @@ import type { Chamber } from './chamber';
 import type { Piece } from './pieces';
 import type { Lying } from './lying';
 import { Packer } from './place';
-import { fillMl, isPlacedWhole, knownPieces, looseFillMl, split, STIFF_SHARE } from './split';
+import { fillMl, knownPieces, looseFillMl, split, STIFF_SHARE } from './split';
 import { freeSlices, heightFor, usableShare } from './voids';
 
 /** A soft thing's share of the fill, from one height over the bottom to another, millimetres. */
@@ -151,45 +151,6 @@ function filled(
     filledMm,
     under: chamber.faceOpen ? [] : underOthers(lying, layers, things),
   };
-}
-
-/** Voids have never been found to take more than this share of what the stiff leave, so below it they need no look. */
-const SURE_USE = 0.9;
-
-/** Millilitres by which things do not go in as the stiff lie; 0 where they do. The part of `fitIn` a search asks most. */
-export function overMlOf(chamber: Chamber, things: readonly Thing[], lay: StiffLay): number {
-  let ml = 0;
-  for (const { volumeMl } of lay.left) ml += volumeMl / STIFF_SHARE;
-  let softMl = 0;
-  for (const thing of split(things).poured) softMl += fillMl(thing);
-  const leftOver = Math.max(0, chamber.volumeMl - lay.stiffMl);
-  if (softMl > SURE_USE * leftOver) ml += Math.max(0, softMl - lay.usableMl());
-  return ml < 1e-6 ? 0 : Math.max(1, ml);
-}
-
-/**
- * The lay with one thing taken out, or one put beside what lies there, without laying all anew: a tenth of the work, for
- * a search that changes one thing at a time. What comes out of a lay leaves a lay; what goes in may find no place
- * although it would if all were laid anew.
- *
- * @param things all that are then in it
- * @returns null where it finds no place
- */
-export function layChanged(
-  chamber: Chamber,
-  { lying, left }: StiffLay,
-  out: readonly Thing[],
-  into: readonly Thing[],
-  things: readonly Thing[],
-): StiffLay | null {
-  if (left.length > 0 || !isPlacedWhole(things)) return null;
-  const gone = out.filter(({ form }) => form.kind !== 'soft');
-  const pieces = into.flatMap(knownPieces);
-  const stay =
-    gone.length === 0 ? lying : lying.filter(({ piece }) => gone.every(({ id }) => id !== piece.thingId));
-  if (pieces.length === 0) return layOf(chamber, stay, []);
-  const packer = packerFor(chamber, stay.length + pieces.length);
-  return packer.putBeside(stay, pieces) ? layOf(chamber, packer.lying(), []) : null;
 }
 
 function layOf(chamber: Chamber, lying: readonly Lying[], left: readonly Piece[]): StiffLay {

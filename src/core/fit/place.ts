@@ -510,14 +510,6 @@ export class Packer {
     return false;
   }
 
-  /** Puts pieces beside what lies already, each as low as it goes; false where one finds no place. */
-  putBeside(lying: readonly Lying[], pieces: readonly Piece[]): boolean {
-    this.clear();
-    for (const one of lying) this.push(one);
-    for (const piece of pieces) if (!this.putLowest(piece, 0)) return false;
-    return true;
-  }
-
   /**
    * Places pieces in the given order; what finds no place is left out. Stops at the first such where told to.
    *

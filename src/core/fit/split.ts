@@ -47,7 +47,3 @@ export const looseFillMl = (thing: Thing): number =>
 /** Room a thing takes whatever lies beside it: its pieces' volumes, or what is soft pressed hard. */
 export const leastRoomMl = (thing: Thing): number =>
   thing.form.kind === 'soft' ? pressedMl(thing) : sumMl(knownPieces(thing));
-
-/** How many pieces things make together. */
-export const isPlacedWhole = (things: readonly Thing[]): boolean =>
-  things.reduce((sum, thing) => sum + knownPieces(thing).length, 0) <= MOST_PLACED;

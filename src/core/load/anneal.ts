@@ -3,7 +3,6 @@ import type { Random } from '@/core/random';
 import { openLoop, type AnnealLoop } from './annealLoop';
 import { annealTables, pricesOf } from './annealTables';
 import { SIDE_FREE_G, SIDE_OVER_POINTS, SIDE_POINTS, TAIL_FREE_KGM, TAIL_OVER_POINTS } from './costs';
-import type { FitCosts } from './fitCosts';
 import type { Instance } from './instance';
 
 /** −ln of evenly spread chances: looked up instead of computed, once a move. */
@@ -25,8 +24,6 @@ export interface Schedule {
 }
 
 export interface AnnealOptions {
-  /** Asked whether compartments close and what must be dug out in them, instead of litres. */
-  fits?: FitCosts | null;
   /**
    * Millilitres of stiff things each compartment may hold, beside its litres; read anew at each start. What is beyond is
    * over as other litres are.
@@ -48,13 +45,9 @@ export interface AnnealOptions {
  *
  * The loop computes what a move would change before making it, on flat arrays (`AnnealTables`), without allocation and
  * with the random bits made in place. It stands in annealLoop.as.ts, compiled ahead (decision 0016).
- *
- * With `fits`, whether a compartment closes and what must be dug out in it come from how things lie instead of volumes.
- * That costs a thousand times as much as a sum, so it is asked only of moves that would be taken otherwise.
  */
 export class Annealer {
   private readonly loop: AnnealLoop<ReturnType<typeof arraysOf>>;
-  private readonly fits: FitCosts | null;
   private readonly stiffCapacityMl: Float64Array | null;
   private readonly roomMl: Float64Array | null;
   /** By compartment, where the next larger set goes. */
@@ -69,33 +62,20 @@ export class Annealer {
     free: readonly number[],
     overMl: number,
     private readonly random: Random,
-    { fits = null, stiffCapacityMl = null, roomMl = null }: AnnealOptions = {},
+    { stiffCapacityMl = null, roomMl = null }: AnnealOptions = {},
   ) {
     const { points, ...tables } = tablesOf(instance, free);
     const { press, spread, apart, pair, fair } = pricesOf(instance.weights);
-    this.fits = fits;
     this.nextCut = new Int32Array(instance.m);
     this.stiffCapacityMl = stiffCapacityMl;
     this.roomMl = roomMl;
     this.loop = openLoop(
-      {
-        ask: (i, a, b, k) => {
-          fits!.ask(i, a, b, k);
-          this.loop.set('askedOverMl', fits!.changeOverMl);
-          this.loop.set('askedOrder', fits!.changeOrder);
-        },
-        commit: () => {
-          fits!.commit();
-          this.readFits();
-        },
-      },
       {
         n: instance.n,
         M: instance.m + 1,
         bags: instance.b,
         riders: instance.r,
         systems: S,
-        byFit: fits ? 1 : 0,
         byStiff: stiffCapacityMl ? 1 : 0,
         closes: overMl + 1e-6,
         bodyLimitG: instance.bodyLimitG,
@@ -125,10 +105,6 @@ export class Annealer {
     for (let i = 0; i < where.length; i += 1) where[i] = from[i]! + 1;
     if (this.roomMl) roomMl.set(this.roomMl, 1);
     if (this.stiffCapacityMl) stiffCapacity.set(this.stiffCapacityMl, 1);
-    if (this.fits) {
-      this.fits.start(from);
-      this.readFits();
-    }
     this.loop.start();
   }
 
@@ -222,12 +198,6 @@ export class Annealer {
     const at = ((j + 1) * MOST_CUTS + k) * ints;
     return cuts.subarray(at, at + ints);
   }
-
-  private readFits(): void {
-    const { fitOverMl, fitOrder } = this.loop.arrays;
-    fitOverMl.set(this.fits!.overMl, 1);
-    fitOrder.set(this.fits!.order, 1);
-  }
 }
 
 /** What the loop reads and never writes, by the names it has for it. */
@@ -258,8 +228,6 @@ const arraysOf = ({ n, m, capacityMl }: Instance, points: Float64Array) => ({
   cutsMl: new Float64Array((m + 1) * MOST_CUTS),
   cutCounts: new Int32Array(m + 1),
   isOpen: new Uint8Array(m + 1),
-  fitOverMl: new Float64Array(m + 1),
-  fitOrder: new Float64Array(m + 1),
 });
 
 /** Puts thing i into a set. */

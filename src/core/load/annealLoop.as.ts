@@ -150,11 +150,6 @@ class Thing {
   allowed: Bytes;
 }
 
-/** Asks how things would lie after a move: leaves the answer in `askedOverMl` and `askedOrder`. */
-declare function ask(i: i32, a: i32, b: i32, k: i32): void;
-/** Makes the move last asked about; sets `fitOverMl` and `fitOrder` anew. */
-declare function commit(): void;
-
 /** Moves between two steps of heat and price: often enough to be smooth, seldom enough to cost nothing. */
 export const STEP: i32 = 64;
 /** Share of the moves that bring something back from where the thing goes; the rest move one thing alone. In 65536ths. */
@@ -176,7 +171,6 @@ export let M: i32 = 0;
 export let bags: i32 = 0;
 export let riders: i32 = 0;
 export let systems: i32 = 0;
-export let byFit: i32 = 0;
 export let byStiff: i32 = 0;
 export let closes: f64 = 0;
 export let bodyLimitG: f64 = 0;
@@ -243,14 +237,10 @@ export let cuts: Things = changetype<Things>(0);
 export let cutsMl: Floats = changetype<Floats>(0);
 export let cutCounts: Ints = changetype<Ints>(0);
 export let isOpen: Bytes = changetype<Bytes>(0);
-export let fitOverMl: Floats = changetype<Floats>(0);
-export let fitOrder: Floats = changetype<Floats>(0);
 export let leastTotal: f64 = Infinity;
 export let heat: f64 = 0;
 export let cooling: f64 = 0;
 export let bits: i32 = 0;
-export let askedOverMl: f64 = 0;
-export let askedOrder: f64 = 0;
 
 let things: usize = 0;
 let places: usize = 0;
@@ -425,15 +415,6 @@ export function start(): void {
     if (byStiff) allOver += max<f64>(0, c.stiff - c.stiffCapacity);
   }
   for (let i = 0; i < n; i += 1) if (pair[i] > i) sum += pairCost(thing(i).place, thing(pair[i]).place);
-  if (byFit) {
-    let order: f64 = 0;
-    allOver = 0;
-    for (let c = 1; c < M; c += 1) {
-      allOver += fitOverMl[c];
-      order += fitOrder[c];
-    }
-    sum += order;
-  }
   for (let r = 0; r < riders; r += 1) {
     const own = rider(r);
     own.balanced = own.balance(own.left, own.load, own.front, own.tail, own.body);
@@ -494,24 +475,22 @@ export function run(moves: i32): void {
       k = b.at(((x >>> 16) * b.count) >>> 16);
       if (!k.allowed[ca]) continue;
       dv -= k.needMl;
-      if (!byFit) {
+      x = draw(x);
+      if ((x & 0xffff) < THIRDS) {
+        const about = LEAST_OF_GAP + ((2 - 2 * LEAST_OF_GAP) * <f64>(x >>> 16)) / 65_536;
+        const back = dv > 0;
+        lTo = back ? -1 : 1;
+        l = nearest(back ? b : a, back ? ca : cb, abs(dv) * about, Infinity, i, k, l);
+        if (l === NONE) continue;
+        dv += lTo * l.needMl;
         x = draw(x);
-        if ((x & 0xffff) < THIRDS) {
-          const about = LEAST_OF_GAP + ((2 - 2 * LEAST_OF_GAP) * <f64>(x >>> 16)) / 65_536;
-          const back = dv > 0;
-          lTo = back ? -1 : 1;
-          l = nearest(back ? b : a, back ? ca : cb, abs(dv) * about, Infinity, i, k, l);
-          if (l === NONE) continue;
-          dv += lTo * l.needMl;
-          x = draw(x);
-          if ((x & 0xffff) < FOURTHS) {
-            const next = LEAST_OF_GAP + ((2 - 2 * LEAST_OF_GAP) * <f64>(x >>> 16)) / 65_536;
-            const too = dv > 0;
-            oTo = too ? -1 : 1;
-            const gap = abs(dv);
-            o = nearest(too ? b : a, too ? ca : cb, gap * next, gap, i, k, l);
-            dv += oTo * o.needMl;
-          }
+        if ((x & 0xffff) < FOURTHS) {
+          const next = LEAST_OF_GAP + ((2 - 2 * LEAST_OF_GAP) * <f64>(x >>> 16)) / 65_536;
+          const too = dv > 0;
+          oTo = too ? -1 : 1;
+          const gap = abs(dv);
+          o = nearest(too ? b : a, too ? ca : cb, gap * next, gap, i, k, l);
+          dv += oTo * o.needMl;
         }
       }
     }
@@ -534,25 +513,12 @@ export function run(moves: i32): void {
         if (cb > 0) dOver += beyond(b.stiff - b.stiffCapacity, ds);
       }
     }
-    // At best nothing is over or to be dug out in either any more, and nothing clashes.
-    let order: f64 = 0;
-    if (byFit) {
-      if (ca > 0) {
-        dOver -= fitOverMl[ca];
-        order += fitOrder[ca];
-      }
-      if (cb > 0) {
-        dOver -= fitOverMl[cb];
-        order += fitOrder[cb];
-      }
-      change -= order;
-    }
     if (ca > 0) {
-      if (!byFit) dOver += beyond(a.volume - a.room, -dv);
+      dOver += beyond(a.volume - a.room, -dv);
       change += press * beyond(a.comfort - a.capacity, -dc);
     }
     if (cb > 0) {
-      if (!byFit) dOver += beyond(b.volume - b.room, dv);
+      dOver += beyond(b.volume - b.room, dv);
       change += press * beyond(b.comfort - b.capacity, dc);
     }
     // Metropolis: a rise is taken with probability exp(−rise ÷ heat), so at most this much is, drawn beforehand.
@@ -570,6 +536,7 @@ export function run(moves: i32): void {
     const spared =
       <f64>movers * spreadPoints + apartPoints * <f64>clashes + (paired ? <f64>movers * pairPoints : 0);
     const eitherMayClash = a.mayClash | b.mayClash;
+    // At best nothing clashes any more.
     if (eitherMayClash) dOver -= a.clashMl + b.clashMl + a.cutMl + b.cutMl;
     let slack = most - price * dOver + spared;
     if (change - a.steep[cb] * abs(dm) > slack) continue;
@@ -624,15 +591,7 @@ export function run(moves: i32): void {
     if (l !== NONE) change += lTo > 0 ? count(l, a, b) : count(l, b, a);
     if (o !== NONE) change += oTo > 0 ? count(o, a, b) : count(o, b, a);
     change += apartPoints * <f64>(a.conflicts() + b.conflicts() - clashes);
-    let taken = change + price * dOver <= most;
-    if (taken && byFit) {
-      ask(i.index, ca - 1, cb - 1, k !== NONE ? k.index : -1);
-      change += order + askedOrder;
-      dOver = askedOverMl;
-      taken = change + price * dOver <= most;
-      if (taken) commit();
-    }
-    if (!taken) {
+    if (change + price * dOver > most) {
       if (o !== NONE) count(o, oTo > 0 ? b : a, oTo > 0 ? a : b);
       if (l !== NONE) count(l, lTo > 0 ? b : a, lTo > 0 ? a : b);
       if (k !== NONE) count(k, a, b);

@@ -1,15 +1,9 @@
 import { ANNEAL_LOOP } from './annealLoop.wasm';
 
-/** What the loop asks about how things lie, where it goes by that (`FitCosts`). */
-export interface LoopAsks {
-  ask(i: number, a: number, b: number, k: number): void;
-  commit(): void;
-}
-
 type Arrays = Readonly<Record<string, Float64Array | Int32Array | Uint8Array>>;
 
 /** Its step, and numbers that change while it is at work. */
-type LoopNumber = 'STEP' | 'leastTotal' | 'heat' | 'cooling' | 'bits' | 'askedOverMl' | 'askedOrder';
+type LoopNumber = 'STEP' | 'leastTotal' | 'heat' | 'cooling' | 'bits';
 
 /** One loop at work: its functions, its numbers by name, and the arrays that both sides read and write. */
 export interface AnnealLoop<T extends Arrays> {
@@ -40,12 +34,11 @@ const moduleOf = (): WebAssembly.Module =>
  * @param arrays what both sides read and write, with its first contents; those returned are the ones the loop sees
  */
 export function openLoop<T extends Arrays>(
-  asks: LoopAsks,
   numbers: Readonly<Record<string, number>>,
   tables: Arrays,
   arrays: T,
 ): AnnealLoop<T> {
-  const { exports } = new WebAssembly.Instance(moduleOf(), { 'annealLoop.as': { ...asks } });
+  const { exports } = new WebAssembly.Instance(moduleOf());
   const memory = exports.memory as WebAssembly.Memory;
   const global = (name: string) => exports[name] as WebAssembly.Global<'i32' | 'f64'>;
   const all = Object.entries({ ...tables, ...arrays });

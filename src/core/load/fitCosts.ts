@@ -1,6 +1,5 @@
-import { fitIn, layChanged, overMlOf, type StiffLay } from '@/core/fit/fit';
+import { fitIn } from '@/core/fit/fit';
 import { quickLay } from '@/core/fit/known';
-import type { Thing } from '@/core/kit/thing';
 import type { Random } from '@/core/random';
 import { seededRandom } from '@/core/random';
 import { ORDER_POINTS } from './costs';
@@ -10,10 +9,10 @@ import type { Instance } from './instance';
 interface Cost {
   overMl: number;
   order: number;
-  /** Things of the pairs of which the first lies under the second, one after the other; none where order is left out. */
+  /** Things of the pairs of which the first lies under the second, one after the other. */
   under: readonly number[];
-  /** How the stiff lie; null where it was not laid down. */
-  lay: StiffLay | null;
+  /** Whether all that is stiff lies; taken to where litres alone say no and nothing was laid down. */
+  stiffLies: boolean;
 }
 
 /** Two numbers of 26 bits make a key of 52, which a double holds exactly. */
@@ -34,8 +33,6 @@ export class FitCosts {
   /** What the move last asked about would change, over both compartments. */
   changeOverMl = 0;
   changeOrder = 0;
-  /** Fits asked for that were not known yet. */
-  asked = 0;
   private readonly low: Int32Array;
   private readonly high: Int32Array;
   private readonly keyLow: Int32Array;
@@ -43,7 +40,7 @@ export class FitCosts {
   private readonly known: Map<number, Cost>[];
   private readonly where: Int32Array;
   private readonly members: Int32Array[];
-  private readonly lays: (StiffLay | null)[] = [];
+  private readonly lies: boolean[] = [];
   private readonly counts: Int32Array;
   /** Room each takes whatever lies beside it. */
   private readonly leastMl: Float64Array;
@@ -53,14 +50,7 @@ export class FitCosts {
   private readonly lotOf = new Map<string, number>();
   private readonly costs: [Cost, Cost] = [NOTHING, NOTHING];
 
-  /**
-   * @param carry whether stiff things stay as they lie while others come and go, and order is left out, which is quick;
-   * or are laid anew for each set, so that a set always lies the same
-   */
-  constructor(
-    private readonly instance: Instance,
-    private readonly carry = false,
-  ) {
+  constructor(private readonly instance: Instance) {
     const { n, m } = instance;
     const random: Random = seededRandom(n * 31 + m);
     const bits = () => Int32Array.from({ length: n }, () => Math.floor(random() * HIGH));
@@ -91,7 +81,7 @@ export class FitCosts {
     }
     for (let j = 0; j < m; j += 1) {
       const cost = this.costOf(j, -1, -1, this.keyLow[j]!, this.keyHigh[j]!);
-      this.lays[j] = cost.lay;
+      this.lies[j] = cost.stiffLies;
       this.overMl[j] = cost.overMl;
       this.order[j] = cost.order;
       this.involve(j, cost);
@@ -153,13 +143,13 @@ export class FitCosts {
     this.shift(i, b);
     if (k >= 0) this.shift(k, a);
     if (a >= 0) {
-      this.lays[a] = this.costs[0].lay;
+      this.lies[a] = this.costs[0].stiffLies;
       this.overMl[a] = this.costs[0].overMl;
       this.order[a] = this.costs[0].order;
       this.involve(a, this.costs[0]);
     }
     if (b >= 0) {
-      this.lays[b] = this.costs[1].lay;
+      this.lies[b] = this.costs[1].stiffLies;
       this.overMl[b] = this.costs[1].overMl;
       this.order[b] = this.costs[1].order;
       this.involve(b, this.costs[1]);
@@ -168,7 +158,7 @@ export class FitCosts {
 
   /** Whether all that is stiff in compartment j lies, whatever the soft need. */
   stiffLies(j: number): boolean {
-    return this.lays[j]?.left.length === 0;
+    return this.lies[j]!;
   }
 
   /** Millilitres of compartment j that are taken for sure. */
@@ -213,7 +203,6 @@ export class FitCosts {
     const own = this.known[j]!;
     const known = own.get(key);
     if (known) return known;
-    this.asked += 1;
     const { instance } = this;
     const lots = Array.from(this.members[j]!.subarray(0, this.counts[j]!)).filter((i) => i !== out);
     if (into >= 0) lots.push(into);
@@ -222,7 +211,7 @@ export class FitCosts {
     for (const i of lots) leastMl += this.leastMl[i]!;
     const capacity = instance.capacityMl[j]!;
     if (leastMl > capacity + 1e-6) {
-      const cost: Cost = { overMl: leastMl - capacity, order: 0, under: [], lay: null };
+      const cost: Cost = { overMl: leastMl - capacity, order: 0, under: [], stiffLies: true };
       own.set(key, cost);
       return cost;
     }
@@ -230,34 +219,20 @@ export class FitCosts {
     lots.sort((a, b) => a - b);
     const { chamber } = instance.spots[j]!;
     const things = lots.flatMap((i) => instance.outer[i]!);
-    const lay = this.layFor(j, things, out, into);
-    if (this.carry) {
-      const cost = { overMl: overMlOf(chamber, things, lay), order: 0, under: [], lay };
-      own.set(key, cost);
-      return cost;
-    }
+    const lay = quickLay(chamber, things);
     const fit = fitIn(chamber, things, lay);
     const cost: Cost = {
       overMl: fit.closes ? 0 : Math.max(1, fit.neededMl - capacity, noPlaceMl(instance, fit)),
       order: instance.weights.order * ORDER_POINTS * fit.under.length,
       under: fit.under.flatMap(([a, b]) => [this.lotOf.get(a)!, this.lotOf.get(b)!]),
-      lay,
+      stiffLies: lay.left.length === 0,
     };
     own.set(key, cost);
     return cost;
   }
-
-  /** How the stiff lie: as they do now but for what changes, where that finds a place; else laid anew. */
-  private layFor(j: number, things: readonly Thing[], out: number, into: number): StiffLay {
-    const { chamber } = this.instance.spots[j]!;
-    const now = this.carry ? this.lays[j] : null;
-    if (!now) return quickLay(chamber, things);
-    const lot = (i: number) => (i < 0 ? [] : this.instance.outer[i]!);
-    return layChanged(chamber, now, lot(out), lot(into), things) ?? quickLay(chamber, things);
-  }
 }
 
-const NOTHING: Cost = { overMl: 0, order: 0, under: [], lay: null };
+const NOTHING: Cost = { overMl: 0, order: 0, under: [], stiffLies: true };
 
 /** Room that what found no place would need: the way back to what closes leads over less of it. */
 function noPlaceMl(instance: Instance, fit: { noPlace: readonly string[] }): number {

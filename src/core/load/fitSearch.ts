@@ -2,7 +2,6 @@ import type { Random } from '@/core/random';
 import { Annealer } from './anneal';
 import { clashesOf } from './clashes';
 import { LEAVE_POINTS } from './costs';
-import { FitCosts } from './fitCosts';
 import { FittedState } from './fitted';
 import { withLeastRoom, type Instance } from './instance';
 import { brokenRules } from './objective';
@@ -12,32 +11,30 @@ import { somePlaces } from './somePlaces';
 import { LoadState } from './state';
 
 /**
- * Rounds of one search: a number, not seconds, so that a seed gives the same load anywhere. Two to three seconds of one
+ * Rounds of one search: a number, not seconds, so that a seed gives the same load anywhere. One to two seconds of one
  * thread for 60 to 120 things; what is best so far is told on the way (`npm run bench:load -- --fit`).
  */
-export const ROUNDS = 64;
+export const ROUNDS = 40;
 
-/** Rounds by litres alone at the beginning, their heats in points one after the other, and moves of each. */
-const BY_LITRES = 48;
-/** Of so many later rounds two are by litres again: what is stuck is seldom freed by single moves. */
-const AGAIN = 6;
-const HOTS = [15, 3, 60] as const;
 /**
- * The first rounds by litres move anything, and find the rough shape; each later one only what lies in some of the
- * compartments and on the floor, which fewer moves search much more closely.
+ * The first rounds move anything, and find the rough shape, which later ones seldom change: so the search starts several
+ * times, so many rounds each, and goes on from the best of all. Their heats in points, one after the other.
  */
-const ROUNDS_OF_ALL = 8;
+const STARTS = 4;
+const ROUNDS_A_START = 4;
+const HOTS = [15, 3, 60] as const;
 const MOVES_OF_ALL = 160_000;
-const MOVES_OF_PART = 120_000;
+/** In them what is needed most costs so many times as much to leave: once it is out it seldom comes in again. */
+const DEARER_AT_FIRST = 2;
+/**
+ * Each later round moves only what lies in some of the compartments and on the floor, which fewer moves search much more
+ * closely: a share of the compartments, from the least to the most.
+ */
 const LEAST_OPEN = 0.3;
 const MOST_OPEN = 0.65;
 const HOTS_OF_PART = [15, 5, 15] as const;
-/** The later rounds, which ask of each move whether things still lie. */
-const HOT_BY_FIT = 2;
-const MOVES_BY_FIT = 15_000;
+const MOVES_OF_PART = 120_000;
 const COLD = 0.1;
-/** In the first rounds what is needed most costs so many times as much to leave: once it is out it seldom comes in again. */
-const DEARER_AT_FIRST = 2;
 /** A load that does not lie and is further from the best than this is not led to one that does. */
 const WORTH_SETTLING = 1.03;
 /** A load further from the best than this is not improved any more. */
@@ -70,18 +67,17 @@ export interface SearchProgress {
  * rule holds. Any-time: the first load that may be ridden is there at the first report, and so is each one after.
  *
  * A greedy load first; then one in which what is needed most has the bags to itself before the rest comes. Then rounds of
- * an annealing by litres alone, which tries millions of moves a second, each from the best so far. It gives stiff things
+ * an annealing by litres, which tries millions of moves a second, each from the best so far. It gives stiff things
  * their own volume, but no compartment more of them than it was found to take (`STIFF_AT_FIRST`), and no two that do not
  * lie there together (`clashesOf`): what it calls a load then nearly is one. It is laid down, and where it does not lie
- * led to one near by that does (`settle`); what still finds no place is taken out and put where it does. The first rounds
- * move anything, and have what is needed most cost twice as much to leave; each later one opens a part of the compartments,
- * drawn anew, and leaves the rest as it lies (large neighbourhood search, Shaw 1998). Then rounds of an annealing that asks
- * of each move it would take whether things still lie. After each, descent with order counted in. The load as it is counts
- * as found, so that searching on from it never ends worse.
+ * led to one near by that does (`settle`); what still finds no place is taken out and put where it does; then descent with
+ * order counted in. The first rounds start several times over, move anything, and have what is needed most cost twice as
+ * much to leave; each later one opens a part of the compartments, drawn anew, and leaves the rest as it lies (large
+ * neighbourhood search, Shaw 1998). The load as it is counts as found, so that searching on from it never ends worse.
  *
  * @param random seeded source; the same seed and number of rounds give the same load
- * @param boundOf finds what no load is better than, where the search may end; asked once, after the rounds by litres,
- * with the best objective so far
+ * @param boundOf finds what no load is better than, where the search may end; asked once, with the best objective after
+ * the starts, where that leaves nothing behind: else no bound is that close
  * @returns where each thing goes: compartment index, or −1 for the floor
  */
 export function* searchLoad(
@@ -123,63 +119,62 @@ export function* searchLoad(
   const learnedMl = instance.capacityMl.map((ml) => STIFF_AT_FIRST * ml);
   const stiffCapacityMl = learnedMl.slice();
   const roomMl = instance.capacityMl.slice();
-  const byLitres = new Annealer(loose, free, pinnedOverMl(loose), random, { stiffCapacityMl, roomMl });
-  const byFit = new Annealer(instance, free, fitted.pinnedOverMl, random, {
-    fits: new FitCosts(instance, true),
-  });
-  for (const { i, k, j } of clashesOf(instance)) byLitres.forbid(j, [i, k]);
+  const annealer = new Annealer(loose, free, pinnedOverMl(loose), random, { stiffCapacityMl, roomMl });
+  for (const { i, k, j } of clashesOf(instance)) annealer.forbid(j, [i, k]);
   /** The load that a round begins from, and its price: its objective, with the needed dearer to leave at first. */
   let [from, fromPrice] = [best, Infinity];
-  let dearer = DEARER_AT_FIRST - 1;
+  let dearer = DEARER_AT_FIRST;
   const lead = () => {
     let price = fitted.total;
-    for (const i of needed) if (fitted.state.where[i]! < 0) price += dearer * instance.leave[i]!;
+    for (const i of needed) if (fitted.state.where[i]! < 0) price += (dearer - 1) * instance.leave[i]!;
     if (!fitted.closes() || price >= fromPrice - 1e-9) return;
     [from, fromPrice] = [fitted.state.where.slice(), price];
-    byLitres.allow(from);
+    annealer.allow(from);
   };
-  for (const i of needed) byLitres.priceLeaving(i, DEARER_AT_FIRST * instance.leave[i]!);
+  const beginFrom = (where: Int32Array) => {
+    fitted.restore(free, where);
+    fromPrice = Infinity;
+    lead();
+  };
+  const priceNeeded = (times: number) => {
+    dearer = times;
+    for (const i of needed) annealer.priceLeaving(i, times * instance.leave[i]!);
+  };
+  priceNeeded(DEARER_AT_FIRST);
   lead();
   fitted.restore(free, best);
   lead();
+  const first = from;
   let bound = -Infinity;
   for (let round = 0; round < rounds && bestTotal > bound + 1e-6; round += 1) {
-    const litres = round < BY_LITRES || round % AGAIN < 2;
-    const annealer = litres ? byLitres : byFit;
-    if (round === ROUNDS_OF_ALL) {
-      dearer = 0;
-      for (const i of needed) byLitres.priceLeaving(i, instance.leave[i]!);
-      fitted.restore(free, best);
-      fromPrice = Infinity;
-      lead();
+    const isStart = round < STARTS * ROUNDS_A_START;
+    if (isStart && round % ROUNDS_A_START === 0) beginFrom(first);
+    if (round === STARTS * ROUNDS_A_START) {
+      priceNeeded(1);
+      beginFrom(best);
     }
-    const { where, to } = litres ? withPairMoved(fitted, free, from, random) : { where: from, to: [] };
-    if (litres) {
-      roomMl.set(instance.capacityMl);
-      const held = stiffMlOf(instance, from);
-      for (let j = 0; j < instance.m; j += 1) stiffCapacityMl[j] = Math.max(learnedMl[j]!, held[j]!);
-    }
+    const { where, to } = withPairMoved(fitted, free, from, random);
+    roomMl.set(instance.capacityMl);
+    const held = stiffMlOf(instance, from);
+    for (let j = 0; j < instance.m; j += 1) stiffCapacityMl[j] = Math.max(learnedMl[j]!, held[j]!);
     annealer.start(where);
     const atStart = annealer.bestTotal();
-    if (litres && round < ROUNDS_OF_ALL)
-      annealer.run({ hot: HOTS[round % HOTS.length]!, cold: COLD }, MOVES_OF_ALL);
-    else if (litres) {
+    if (isStart) annealer.run({ hot: HOTS[round % HOTS.length]!, cold: COLD }, MOVES_OF_ALL);
+    else {
       const hot = HOTS_OF_PART[round % HOTS_OF_PART.length]!;
       const share = LEAST_OPEN + random() * (MOST_OPEN - LEAST_OPEN);
       annealer.run({ hot, cold: COLD }, MOVES_OF_PART, somePlaces(instance.m, share, to, random));
-    } else annealer.run({ hot: HOT_BY_FIT, cold: COLD }, MOVES_BY_FIT);
-    // By litres its last load, where it met none better than its first, is at least another one.
-    const other = litres && annealer.bestTotal() >= atStart - 1e-6;
-    fitted.restore(free, (other ? annealer.current() : annealer.best()) ?? from);
-    if (litres) {
-      settle(fitted, byLitres, free, roomMl, random, fromPrice * WORTH_SETTLING);
-      learnStiff(fitted, learnedMl);
     }
+    // Its last load, where it met none better than its first, is at least another one.
+    const other = annealer.bestTotal() >= atStart - 1e-6;
+    fitted.restore(free, (other ? annealer.current() : annealer.best()) ?? from);
+    settle(fitted, annealer, free, roomMl, random, fromPrice * WORTH_SETTLING);
+    learnStiff(fitted, learnedMl);
     fitted.mend(free, options);
     if (fitted.total < fromPrice * NEAR) fitted.descend(free, options, ENOUGH * fitted.total);
     const told = report((round + 1) / rounds);
     lead();
-    if (round === BY_LITRES - 1) bound = boundOf(bestTotal);
+    if (round === STARTS * ROUNDS_A_START - 1 && free.every((i) => best[i]! >= 0)) bound = boundOf(bestTotal);
     yield told;
   }
   fitted.restore(free, best);

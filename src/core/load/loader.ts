@@ -16,7 +16,7 @@ import { neededMl } from './volume';
 export interface LoadOptions {
   /** The same seed gives the same load. */
   seed?: number;
-  /** How long it looks: 1 is about a second of one thread, whatever the kit. */
+  /** How long it looks: 1 is one to two seconds of one thread for 60 to 120 things. */
   effort?: number;
 }
 

@@ -33,13 +33,15 @@ const HARDER = 0.85;
 const LARGER = [1.08, 1.16, 1.25, 1.4] as const;
 /** The largest things of each kind that are tried. */
 const MOST_OF_A_KIND = 6;
+/** Ways out that are enough. */
+const MOST_WAYS = 3;
 /** Rounds of the search for each change: it begins from the load that leaves least. */
 const ROUNDS = 4;
 
 /**
  * The smallest changes that would let everything in: one thing worn, one soft thing pressed harder, one bag larger. Each
  * is tried by the search itself; those that make less room than is short by volume are passed over, since none of them
- * can do. A generator of progress from 0 to 1.
+ * can do, and the lesser changes of a bag or thing of which the greatest does not do. A generator of progress from 0 to 1.
  *
  * @param plan as the loader left it: all placed but what it leaves on the floor
  */
@@ -50,13 +52,19 @@ export function* smallestChange(plan: Plan): Generator<number, SmallestChange> {
     .filter(({ change }) => change.freesMl >= leastMl)
     .sort((a, b) => a.change.freesMl - b.change.freesMl);
   const changes: Change[] = [];
+  const largest = new Map(candidates.map((candidate) => [candidate.of, candidate]));
+  /** By what is changed, whether all fits with the most that is tried of it. */
+  const canDo = new Map<string, boolean>();
   const solved = new Set<string>();
-  for (let i = 0; i < candidates.length; i += 1) {
+  for (let i = 0; i < candidates.length && changes.length < MOST_WAYS; i += 1) {
     yield i / candidates.length;
-    const { change, changed, of } = candidates[i]!;
-    // Of one bag only the least size that does is of interest, and three ways out are enough.
-    if (solved.has(of) || changes.length >= 3) continue;
-    if (!allFits(changed)) continue;
+    const candidate = candidates[i]!;
+    const { change, of } = candidate;
+    // Of one bag or thing only the least that does is of interest.
+    if (solved.has(of)) continue;
+    const most = largest.get(of)!;
+    if (!canDo.has(of)) canDo.set(of, allFits(most.changed));
+    if (!canDo.get(of) || (candidate !== most && !allFits(candidate.changed))) continue;
     solved.add(of);
     changes.push(change);
   }
