@@ -9,7 +9,7 @@ export default defineConfig({
   fullyParallel: true,
   workers: 2,
   // Only a hang is a failure: the same journey takes twice as long on a busy machine.
-  timeout: 120_000,
+  timeout: 180_000,
   expect: { timeout: 15_000 },
   reporter: [['list'], ['json']],
   outputDir: 'test-results',

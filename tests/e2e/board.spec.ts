@@ -1,4 +1,4 @@
-import { accessible, expect, figure, saved, test } from './journey';
+import { accessible, expect, figure, loaded, saved, test } from './journey';
 
 test('keyboard alone: choose, put, open, pin, leave, undo, redo, load and cancel', async ({
   page,
@@ -37,7 +37,7 @@ test('keyboard alone: choose, put, open, pin, leave, undo, redo, load and cancel
   await expect(page.getByRole('button', { name: 'Load for me' }).first()).toBeVisible();
   await expect(page.getByRole('region', { name: 'The floor' })).toContainText('66 things');
   await page.keyboard.press('.');
-  await expect(page.getByText(/things moved/)).toBeVisible({ timeout: 30_000 });
+  await loaded(page);
   await expect(page.getByRole('region', { name: 'The floor' })).toContainText('1 thing');
   await saved(page);
 
@@ -149,7 +149,7 @@ test.describe('on a phone', () => {
   test('what came of loading has room, closed and opened, and is read whole', async ({ page, rider }) => {
     await rider.open('load');
     await page.getByRole('button', { name: 'Load for me' }).first().tap();
-    await expect(page.getByText(/things moved/)).toBeVisible({ timeout: 60_000 });
+    await loaded(page);
     const widest = () => page.evaluate(() => document.documentElement.scrollWidth);
     expect(await widest()).toBeLessThanOrEqual(390);
     for (const name of ['What it weighed', 'Its moves, one by one']) {
@@ -170,7 +170,7 @@ test('the loader’s moves are listed with reasons, each can be put back, and th
 }) => {
   await rider.open('load');
   await page.getByRole('button', { name: 'Load for me' }).first().click();
-  await expect(page.getByText(/things moved/)).toBeVisible({ timeout: 30_000 });
+  await loaded(page);
   await page.getByText('What it weighed').click();
   await expect(page.getByText('at most from the best possible')).toBeVisible();
   await page.getByText('What it weighed').click();

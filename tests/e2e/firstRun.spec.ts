@@ -1,4 +1,4 @@
-import { expect, test } from './journey';
+import { expect, SEARCHING, test } from './journey';
 
 test('first run to a loaded bike: sign in, load, leave the one thing too many, still there tomorrow', async ({
   page,
@@ -11,7 +11,7 @@ test('first run to a loaded bike: sign in, load, leave the one thing too many, s
 
   await page.getByRole('button', { name: 'Load for me' }).first().click();
   await expect(page.getByRole('progressbar')).toBeVisible();
-  await expect(page.getByText(/66 things moved/)).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByText(/66 things moved/)).toBeVisible(SEARCHING);
   await expect(page.getByRole('status').filter({ hasText: 'cheapest to leave' })).toContainText(
     'Folding chair',
   );

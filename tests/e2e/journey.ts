@@ -81,6 +81,12 @@ export { awaitLife, expect };
 /** Waits until everything done is on the server. */
 export const saved = (page: Page) => expect(page.getByText('Saved', { exact: true })).toBeVisible();
 
+/** A search in both cores' threads, beside another journey's: only a hang takes longer. */
+export const SEARCHING = { timeout: 90_000 };
+
+/** Waits until the loader has proposed a load. */
+export const loaded = (page: Page) => expect(page.getByText(/things? moved/)).toBeVisible(SEARCHING);
+
 /** Automated accessibility checks: nothing serious or worse. */
 export async function accessible(page: Page): Promise<void> {
   const { violations } = await new AxeBuilder({ page }).analyze();

@@ -1,11 +1,11 @@
-import { accessible, expect, saved, test } from './journey';
+import { accessible, expect, loaded, saved, SEARCHING, test } from './journey';
 
 test('one thing too many is settled in two presses', async ({ page, rider }) => {
   await rider.open('load');
   await page.getByRole('button', { name: 'Load for me' }).first().click();
-  await expect(page.getByText('The cheapest to leave so that the rest closes: Folding chair')).toBeVisible({
-    timeout: 60_000,
-  });
+  await expect(page.getByText('The cheapest to leave so that the rest closes: Folding chair')).toBeVisible(
+    SEARCHING,
+  );
   await page.getByRole('button', { name: 'Leave it at home' }).click();
   await expect(page.getByRole('region', { name: 'The floor' })).toContainText('nothing');
   await expect(page.getByRole('navigation', { name: 'Stages' })).not.toContainText('stop');
@@ -19,7 +19,7 @@ test('the best so far can be taken; the load before is compared, and taken back 
   await rider.open('load');
   await page.getByRole('button', { name: 'Load for me' }).first().click();
   await page.getByRole('button', { name: 'Take the best so far' }).click();
-  await expect(page.getByText(/things moved/)).toBeVisible({ timeout: 60_000 });
+  await loaded(page);
   await page.getByRole('button', { name: 'Keep to compare' }).click();
 
   await page.getByRole('button', { name: /^L Seat pack/ }).click();
@@ -43,10 +43,10 @@ test('the best so far can be taken; the load before is compared, and taken back 
 test('what would let it fit: changes that were tried, and doing one', async ({ page, rider }) => {
   await rider.open('load');
   await page.getByRole('button', { name: 'Load for me' }).first().click();
-  await page.getByRole('button', { name: 'What would let it fit?' }).click({ timeout: 60_000 });
-  await expect(page.getByText(/Everything goes in with one of these|No single small change/)).toBeVisible({
-    timeout: 90_000,
-  });
+  await page.getByRole('button', { name: 'What would let it fit?' }).click(SEARCHING);
+  await expect(page.getByText(/Everything goes in with one of these|No single small change/)).toBeVisible(
+    SEARCHING,
+  );
   await saved(page);
 });
 
@@ -113,7 +113,7 @@ test('an edit while the loader works is taken at once, and the loader begins aga
   await page.getByRole('option', { name: /Paperback/ }).click();
   await page.keyboard.press('-');
   await expect(page.getByRole('region', { name: 'Left at home' })).toContainText('Paperback');
-  await expect(page.getByText(/things moved/)).toBeVisible({ timeout: 60_000 });
+  await loaded(page);
   // Decided by the rider, not by the loader.
   await expect(page.getByRole('region', { name: 'Left at home' })).toContainText('Paperback');
   await saved(page);
@@ -147,7 +147,7 @@ test('two ride together: a fellow with the same bike, things shared on the board
   await expect(page.getByLabel('Carried by')).toHaveValue('');
   await page.getByText('Wishes', { exact: true }).click();
   await page.getByRole('button', { name: 'Load for me' }).first().click();
-  await expect(page.getByText(/things? moved/)).toBeVisible({ timeout: 60_000 });
+  await loaded(page);
   // Nothing of mine may go on Robin's bike but the chair, and that finds room there.
   await expect(page.getByRole('region', { name: 'The floor' })).toContainText('nothing');
   await expect(riders.getByRole('button', { name: /Robin's bike/ })).toContainText(/carries 890 g/);
