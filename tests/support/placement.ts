@@ -2,7 +2,7 @@ import type { Bag, Compartment } from '@/core/bag/bag';
 import type { Fit } from '@/core/fit/fit';
 import type { Lying } from '@/core/fit/lying';
 import { pouchFrame } from '@/core/fit/pouchChamber';
-import { widthAt } from '@/core/geometry/flatPolygon';
+import { widthsOf } from '@/core/geometry/flatPolygon';
 import { isInside } from '@/core/geometry/polygon';
 import { solidVolumeMl } from '@/core/geometry/solid';
 import type { Thing } from '@/core/kit/thing';
@@ -96,25 +96,26 @@ function* surface({ low, high, axis }: Body): Generator<[number, number, number]
     }
 }
 
-/** Whether a point (u, v, w) is in the compartment, from its measures, to 0.02 mm. */
-export function isIn(
+/** What tells whether a point (u, v, w) is in the compartment, from its measures, to 0.02 mm. */
+export function insideOf(
   bag: Pick<Bag, 'opening'>,
   { solid, statedMl }: Compartment,
-  [u, v, w]: readonly number[],
-): boolean {
+): (point: readonly number[]) => boolean {
   const tolerance = 0.02;
   const ratio = statedMl === null ? 1 : statedMl / solidVolumeMl(solid);
   const side = Math.sqrt(ratio);
   const within = (x: number, low: number, high: number) => x >= low - tolerance && x <= high + tolerance;
   switch (solid.kind) {
     case 'cylinder':
-      return within(u!, 0, solid.lengthMm) && Math.hypot(v!, w!) <= (solid.diameterMm * side) / 2 + tolerance;
-    case 'taper': {
-      const share = u! / solid.lengthMm;
-      const a = ((solid.noseWidthMm + (solid.mouthWidthMm - solid.noseWidthMm) * share) * side) / 2;
-      const b = ((solid.noseHeightMm + (solid.mouthHeightMm - solid.noseHeightMm) * share) * side) / 2;
-      return within(u!, 0, solid.lengthMm) && Math.hypot(v! / (a + tolerance), w! / (b + tolerance)) <= 1;
-    }
+      return ([u, v, w]) =>
+        within(u!, 0, solid.lengthMm) && Math.hypot(v!, w!) <= (solid.diameterMm * side) / 2 + tolerance;
+    case 'taper':
+      return ([u, v, w]) => {
+        const share = u! / solid.lengthMm;
+        const a = ((solid.noseWidthMm + (solid.mouthWidthMm - solid.noseWidthMm) * share) * side) / 2;
+        const b = ((solid.noseHeightMm + (solid.mouthHeightMm - solid.noseHeightMm) * share) * side) / 2;
+        return within(u!, 0, solid.lengthMm) && Math.hypot(v! / (a + tolerance), w! / (b + tolerance)) <= 1;
+      };
     case 'box': {
       const { lengthMm: l, widthMm: b, heightMm: h } = solid;
       const [fill, across, up] =
@@ -123,23 +124,24 @@ export function isIn(
           : bag.opening === 'left' || bag.opening === 'right'
             ? [b, l, h]
             : [l, b, h];
-      return (
+      return ([u, v, w]) =>
         within(u!, 0, fill) &&
         Math.abs(v!) <= (across * side) / 2 + tolerance &&
-        Math.abs(w!) <= (up * side) / 2 + tolerance
-      );
+        Math.abs(w!) <= (up * side) / 2 + tolerance;
     }
     case 'polygon': {
-      const p = pouchFrame(solid.corners).fromFrame({ x: v!, z: u! });
-      const near = solid.corners.some((a, i) => {
-        const b = solid.corners[(i + 1) % solid.corners.length]!;
-        const [dx, dz] = [b.x - a.x, b.z - a.z];
-        const t = Math.min(1, Math.max(0, ((p.x - a.x) * dx + (p.z - a.z) * dz) / (dx * dx + dz * dz)));
-        return Math.hypot(a.x + t * dx - p.x, a.z + t * dz - p.z) <= tolerance;
-      });
-      return (
-        (near || isInside(p, solid.corners)) && Math.abs(w!) <= (widthAt(solid, p.x) * ratio) / 2 + tolerance
-      );
+      const frame = pouchFrame(solid.corners);
+      const widthAt = widthsOf(solid);
+      return ([u, v, w]) => {
+        const p = frame.fromFrame({ x: v!, z: u! });
+        const near = solid.corners.some((a, i) => {
+          const b = solid.corners[(i + 1) % solid.corners.length]!;
+          const [dx, dz] = [b.x - a.x, b.z - a.z];
+          const t = Math.min(1, Math.max(0, ((p.x - a.x) * dx + (p.z - a.z) * dz) / (dx * dx + dz * dz)));
+          return Math.hypot(a.x + t * dx - p.x, a.z + t * dz - p.z) <= tolerance;
+        });
+        return (near || isInside(p, solid.corners)) && Math.abs(w!) <= (widthAt(p.x) * ratio) / 2 + tolerance;
+      };
     }
   }
 }
@@ -157,6 +159,7 @@ export function faults(
 ): string[] {
   const out: string[] = [];
   const bodies = fit.lying.map(bodyOf);
+  const isIn = insideOf(bag, compartment);
   fit.lying.forEach(({ piece }, i) => {
     const { low, high } = bodies[i]!;
     const size = [0, 1, 2].map((k) => high[k]! - low[k]!).sort((a, b) => a - b);
@@ -164,7 +167,7 @@ export function faults(
     if (size.some((length, k) => Math.abs(length - given[k]!) > 1e-6))
       out.push(`${piece.thingId} changed its size`);
     for (const p of surface(bodies[i]!))
-      if (!isIn(bag, compartment, p)) {
+      if (!isIn(p)) {
         out.push(`${piece.thingId} sticks out at ${p.map((x) => x.toFixed(1)).join(', ')}`);
         break;
       }

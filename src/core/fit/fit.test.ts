@@ -4,7 +4,7 @@ import { DEMO_BAGS } from '@/core/demo/bags';
 import { guessForm, type Form, type Thing } from '@/core/kit/thing';
 import { sampleBag, sampleThing } from '@/core/plan/samples';
 import { seededRandom, type Random } from '@/core/random';
-import { distance, faults, isIn } from '../../../tests/support/placement';
+import { distance, faults, insideOf } from '../../../tests/support/placement';
 import { chamberOf } from './chamberOf';
 import { fitIn, fitsAlone, layStiff } from './fit';
 import type { Chamber } from './chamber';
@@ -363,6 +363,7 @@ test('soft layers: their share of the free room by sampling points, from the bot
   const fit = fitIn(chamber, things);
   const inPot = ({ u0, u1, v0, v1, w0, w1 }: (typeof fit.lying)[0], [u, v, w]: number[]) =>
     u! > u0 && u! < u1 && Math.hypot(v! - (v0 + v1) / 2, w! - (w0 + w1) / 2) < (v1 - v0) / 2;
+  const isIn = insideOf(bag, compartment);
   const counts = new Map<string, number>();
   let inside = 0;
   for (let i = 0; i < 60_000; i += 1) {
@@ -371,7 +372,7 @@ test('soft layers: their share of the free room by sampling points, from the bot
       chamber.v[0] + random() * (chamber.v[1] - chamber.v[0]),
       chamber.w[0] + random() * (chamber.w[1] - chamber.w[0]),
     ];
-    if (!isIn(bag, compartment, p)) continue;
+    if (!isIn(p)) continue;
     inside += 1;
     if (inPot(fit.lying[0]!, p)) continue;
     const layer = fit.layers.find(({ fromMm, toMm }) => p[0]! >= fromMm && p[0]! < toMm);

@@ -1,5 +1,5 @@
 import type { Bag } from '@/core/bag/bag';
-import { widthAt, type FlatPolygon } from '@/core/geometry/flatPolygon';
+import { widthsOf, type FlatPolygon } from '@/core/geometry/flatPolygon';
 import { extentOf, isInside, type Point } from '@/core/geometry/polygon';
 import { MOST_RUNS, type Chamber, type Range } from './chamber';
 
@@ -13,6 +13,8 @@ export interface PouchFrame {
   corners: Point[];
   toFrame(p: Point): Point;
   fromFrame(p: Point): Point;
+  /** The x of `fromFrame`, without making points. */
+  xOf(v: number, u: number): number;
 }
 
 /**
@@ -37,6 +39,7 @@ export function pouchFrame(corners: readonly Point[]): PouchFrame {
   return {
     corners: corners.map(toFrame),
     toFrame,
+    xOf: (v, u) => (v + middle) * cos - (u + low) * sin,
     fromFrame: (p) => {
       const [v, u] = [p.x + middle, p.z + low];
       return { x: v * cos - u * sin, z: v * sin + u * cos };
@@ -54,13 +57,12 @@ export function pouchChamber(solid: FlatPolygon, volumeMl: number, opening: Bag[
   const { left, right, high } = extentOf(corners);
   const widest = Math.max(solid.widthMm, solid.frontWidthMm ?? 0);
   const even = solid.frontWidthMm === undefined;
+  const widthAtX = widthsOf(solid);
+  const widthAt = (u: number, v: number) => widthAtX(frame.xOf(v, u));
   /** Least width over a rectangle of the side view: linear along x, so at one of its corners. */
   const widthOver = (u0: number, u1: number, v0: number, v1: number): number => {
     if (even) return solid.widthMm;
-    let least = Infinity;
-    for (const v of [v0, v1])
-      for (const u of [u0, u1]) least = Math.min(least, widthAt(solid, frame.fromFrame({ x: v, z: u }).x));
-    return least;
+    return Math.min(widthAt(u0, v0), widthAt(u1, v0), widthAt(u0, v1), widthAt(u1, v1));
   };
   const convex = isConvex(corners);
   // Asked again and again for the same strip while one piece is tried: the last answer is kept.
@@ -103,9 +105,8 @@ export function pouchChamber(solid: FlatPolygon, volumeMl: number, opening: Bag[
     },
     // The mean of the ends' widths, since the width is linear.
     sectionMm2(u): number {
-      const width = (v: number) => widthAt(solid, frame.fromFrame({ x: v, z: u }).x);
       return clearRuns(corners, u, u).reduce(
-        (area, [v0, v1]) => area + ((v1 - v0) * (width(v0) + width(v1))) / 2,
+        (area, [v0, v1]) => area + ((v1 - v0) * (widthAt(u, v0) + widthAt(u, v1))) / 2,
         0,
       );
     },
