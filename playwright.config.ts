@@ -17,6 +17,7 @@ export default defineConfig({
     baseURL: process.env.BASE_URL,
     viewport: { width: 1280, height: 800 },
     launchOptions: { executablePath: CHROMIUM, args: CHROMIUM_FLAGS },
-    trace: 'retain-on-failure',
+    // A trace takes a third of a journey's time: `npm run e2e -- --trace on` where one is to be looked at.
+    trace: 'off',
   },
 });
