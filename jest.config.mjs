@@ -10,6 +10,8 @@ const common = {
 export default {
   // Properties over a real database take as long as the machine is busy; only a hang is a failure.
   testTimeout: 120_000,
+  // By itself it leaves a core free, which on two is half of them.
+  maxWorkers: '100%',
   projects: [
     {
       ...common,

@@ -6,6 +6,7 @@ import { FittedState } from './fitted';
 import { withLeastRoom, type Instance } from './instance';
 import { brokenRules } from './objective';
 import { optionsOf } from './search';
+import { Lead } from './lead';
 import { settle } from './settle';
 import { somePlaces } from './somePlaces';
 import { LoadState } from './state';
@@ -121,41 +122,23 @@ export function* searchLoad(
   const roomMl = instance.capacityMl.slice();
   const annealer = new Annealer(loose, free, pinnedOverMl(loose), random, { stiffCapacityMl, roomMl });
   for (const { i, k, j } of clashesOf(instance)) annealer.forbid(j, [i, k]);
-  /** The load that a round begins from, and its price: its objective, with the needed dearer to leave at first. */
-  let [from, fromPrice] = [best, Infinity];
-  let dearer = DEARER_AT_FIRST;
-  const lead = () => {
-    let price = fitted.total;
-    for (const i of needed) if (fitted.state.where[i]! < 0) price += (dearer - 1) * instance.leave[i]!;
-    if (!fitted.closes() || price >= fromPrice - 1e-9) return;
-    [from, fromPrice] = [fitted.state.where.slice(), price];
-    annealer.allow(from);
-  };
-  const beginFrom = (where: Int32Array) => {
-    fitted.restore(free, where);
-    fromPrice = Infinity;
-    lead();
-  };
-  const priceNeeded = (times: number) => {
-    dearer = times;
-    for (const i of needed) annealer.priceLeaving(i, times * instance.leave[i]!);
-  };
-  priceNeeded(DEARER_AT_FIRST);
-  lead();
+  const lead = new Lead(fitted, annealer, needed);
+  lead.makeNeededDearer(DEARER_AT_FIRST);
+  lead.look();
   fitted.restore(free, best);
-  lead();
-  const first = from;
+  lead.look();
+  const first = lead.from;
   let bound = -Infinity;
   for (let round = 0; round < rounds && bestTotal > bound + 1e-6; round += 1) {
     const isStart = round < STARTS * ROUNDS_A_START;
-    if (isStart && round % ROUNDS_A_START === 0) beginFrom(first);
+    if (isStart && round % ROUNDS_A_START === 0) lead.begin(free, first);
     if (round === STARTS * ROUNDS_A_START) {
-      priceNeeded(1);
-      beginFrom(best);
+      lead.makeNeededDearer(1);
+      lead.begin(free, best);
     }
-    const { where, to } = withPairMoved(fitted, free, from, random);
+    const { where, to } = withPairMoved(fitted, free, lead.from, random);
     roomMl.set(instance.capacityMl);
-    const held = stiffMlOf(instance, from);
+    const held = stiffMlOf(instance, lead.from);
     for (let j = 0; j < instance.m; j += 1) stiffCapacityMl[j] = Math.max(learnedMl[j]!, held[j]!);
     annealer.start(where);
     const atStart = annealer.bestTotal();
@@ -167,13 +150,13 @@ export function* searchLoad(
     }
     // Its last load, where it met none better than its first, is at least another one.
     const other = annealer.bestTotal() >= atStart - 1e-6;
-    fitted.restore(free, (other ? annealer.current() : annealer.best()) ?? from);
-    settle(fitted, annealer, free, roomMl, random, fromPrice * WORTH_SETTLING);
+    fitted.restore(free, (other ? annealer.current() : annealer.best()) ?? lead.from);
+    settle(fitted, annealer, free, roomMl, random, lead.price * WORTH_SETTLING);
     learnStiff(fitted, learnedMl);
     fitted.mend(free, options);
-    if (fitted.total < fromPrice * NEAR) fitted.descend(free, options, ENOUGH * fitted.total);
+    if (fitted.total < lead.price * NEAR) fitted.descend(free, options, ENOUGH * fitted.total);
     const told = report((round + 1) / rounds);
-    lead();
+    lead.look();
     if (round === STARTS * ROUNDS_A_START - 1 && free.every((i) => best[i]! >= 0)) bound = boundOf(bestTotal);
     yield told;
   }

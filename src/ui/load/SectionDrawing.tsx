@@ -1,17 +1,17 @@
 'use client';
 
-import { useId } from 'react';
+import { useId, useMemo } from 'react';
 import type { CompartmentFacts } from '@/core/plan/facts';
 import { sectionOf } from '@/core/fit/section';
-import { clipAlong } from '@/core/geometry/clip';
-import { centroid, extentOf, signedAreaMm2, type Point } from '@/core/geometry/polygon';
+import { labelsOf } from '@/core/fit/sectionLabels';
+import { extentOf, type Point } from '@/core/geometry/polygon';
 import { Hatch } from '@/ui/bike/Hatch';
 import styles from './SectionDrawing.module.css';
 
 /** Pixels that a section may take across and up; one that is much wider than high lies over the list. */
 const WIDTH = 168;
 const HEIGHT = 236;
-const WIDE = { width: 336, height: 150 };
+const WIDE = { width: 320, height: 150 };
 
 /** Whether a compartment's cut is so wide that the list belongs under it, not beside. */
 export function isWide({ spot }: CompartmentFacts): boolean {
@@ -19,9 +19,8 @@ export function isWide({ spot }: CompartmentFacts): boolean {
   return v[1] - v[0] > 1.3 * lengthMm;
 }
 
-/** A label is left out where its shape is smaller than this on the screen, or lower than the label is. */
-const READABLE = 130;
-const READABLE_PX = 9;
+/** A number and a little round it, in pixels. */
+const LABEL = { wide: 15, high: 12 };
 
 interface Props {
   compartment: CompartmentFacts;
@@ -34,21 +33,15 @@ interface Props {
 /** A compartment cut open along its fill axis, mouth on top, everything to scale where it lies. */
 export function SectionDrawing({ compartment, numbers, selected, onChoose }: Props) {
   const hatch = useId();
-  const { outline, bands, blocks } = sectionOf(compartment.spot.chamber, compartment.fit);
+  const { section, scale, labels } = useMemo(() => drawn(compartment), [compartment]);
+  const { outline, bands, blocks } = section;
   const { left, right, low, high } = extentOf(outline);
-  const room = isWide(compartment) ? WIDE : { width: WIDTH, height: HEIGHT };
-  const scale = Math.min(room.width / Math.max(1, right - left), room.height / Math.max(1, high - low));
-  const [width, height] = [(right - left) * scale + 8, (high - low) * scale + 8];
-  const at = ({ x, z }: Point) => ({ x: (x - left) * scale + 4, y: (high - z) * scale + 4 });
+  const top = Math.max(high, ...labels.map(({ at: middle }) => middle.z + LABEL.high / 2 / scale));
+  const end = Math.max(right, ...labels.map(({ at: middle }) => middle.x + LABEL.wide / 2 / scale));
+  const [width, height] = [(end - left) * scale + 8, (top - low) * scale + 8];
+  const at = ({ x, z }: Point) => ({ x: (x - left) * scale + 4, y: (top - z) * scale + 4 });
   const points = (corners: readonly Point[]) =>
     corners.map((p) => `${at(p).x.toFixed(1)},${at(p).y.toFixed(1)}`).join(' ');
-  const label = (id: string, middle: Point, areaMm2: number, highMm: number) =>
-    areaMm2 * scale * scale > READABLE &&
-    highMm * scale > READABLE_PX && (
-      <text x={at(middle).x} y={at(middle).y} className={styles.number}>
-        {numbers.get(id)}
-      </text>
-    );
   const shape = (id: string) => ({
     'data-selected': id === selected || undefined,
     'data-lies': id,
@@ -63,7 +56,6 @@ export function SectionDrawing({ compartment, numbers, selected, onChoose }: Pro
           <g key={thingId} className={styles.soft} {...shape(thingId)}>
             <polygon points={points(corners)} />
             <polygon points={points(corners)} fill={`url(#${hatch})`} className={styles.cloth} />
-            {label(thingId, asideOf(corners), Math.abs(signedAreaMm2(corners)), heightOf(corners))}
           </g>
         ),
       )}
@@ -73,30 +65,43 @@ export function SectionDrawing({ compartment, numbers, selected, onChoose }: Pro
         return (
           <g key={`${thingId}-${index}`} className={styles.stiff} {...shape(thingId)}>
             <rect x={corner.x} y={corner.y} width={w} height={h} rx={round ? w / 2 : 2} />
-            {label(
-              thingId,
-              { x: (box.left + box.right) / 2, z: (box.low + box.high) / 2 },
-              (box.right - box.left) * (box.high - box.low),
-              box.high - box.low,
-            )}
           </g>
         );
       })}
       <polygon points={points(outline)} className={styles.seam} />
+      {labels.map(({ thingId, at: middle, leadsTo }, k) => {
+        const place = at(middle);
+        const thing = leadsTo && at(leadsTo);
+        return (
+          <g key={k}>
+            {thing && (
+              <>
+                <line
+                  x1={place.x - LABEL.wide / 2}
+                  y1={place.y}
+                  x2={thing.x}
+                  y2={thing.y}
+                  className={styles.lead}
+                />
+                <circle cx={thing.x} cy={thing.y} r={1.5} className={styles.dot} />
+              </>
+            )}
+            <text {...place} className={styles.number}>
+              {numbers.get(thingId)}
+            </text>
+          </g>
+        );
+      })}
     </svg>
   );
 }
 
-function heightOf(corners: readonly Point[]): number {
-  const { low, high } = extentOf(corners);
-  return high - low;
-}
-
-/** To the right of the middle of what is soft: in the middle lies what is stiff. */
-function asideOf(corners: readonly Point[]): Point {
-  const { x, z } = centroid(corners);
-  // As wide as it is there: a taper's mouth is wider than its middle.
-  const strip = clipAlong(clipAlong(corners, { x: 0, z: 1 }, z + 1), { x: 0, z: -1 }, 1 - z);
-  const { left, right } = extentOf(strip.length > 2 ? strip : corners);
-  return { x: x + 0.36 * (right - left), z };
+/** What is shown of a compartment, with its scale and where its numbers stand. */
+function drawn(compartment: CompartmentFacts) {
+  const section = sectionOf(compartment.spot.chamber, compartment.fit);
+  const { left, right, low, high } = extentOf(section.outline);
+  const room = isWide(compartment) ? WIDE : { width: WIDTH, height: HEIGHT };
+  const scale = Math.min(room.width / Math.max(1, right - left), room.height / Math.max(1, high - low));
+  const labels = labelsOf(section, { wide: LABEL.wide / scale, high: LABEL.high / scale });
+  return { section, scale, labels };
 }
