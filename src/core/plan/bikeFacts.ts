@@ -19,8 +19,21 @@ export interface BikeFacts {
   bags: { bagId: string; limitG: number; limitAssumed: boolean }[];
 }
 
-/** Figures, outlines and limits of a plan's bike and bags; without fits and clearances, which cost ten times as much. */
+const known = new WeakMap<Plan['bags'], { bike: Plan['bike']; facts: BikeFacts }>();
+
+/**
+ * Figures, outlines and limits of a plan's bike and bags; without fits and clearances, which cost ten times as much. The
+ * same objects for the same bike and bags, so that what hangs on them is found again while only the load changes.
+ */
 export function bikeFactsOf(plan: Plan): BikeFacts {
+  const last = known.get(plan.bags);
+  if (last && last.bike === plan.bike) return last.facts;
+  const facts = findBikeFacts(plan);
+  known.set(plan.bags, { bike: plan.bike, facts });
+  return facts;
+}
+
+function findBikeFacts(plan: Plan): BikeFacts {
   const figures = figuresOf(plan.bike);
   const view = sideView(figures.geometry);
   const bare = bareBike(plan.bike, view);

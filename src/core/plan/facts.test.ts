@@ -2,11 +2,21 @@ import fc from 'fast-check';
 import { demoPlan } from '@/core/demo/plan';
 import { runLoader } from '@/core/load/loader';
 import { applyEdit } from './apply';
-import { factsOf } from './facts';
+import type { Edit } from './edit';
+import { factsOf, type CompartmentFacts } from './facts';
 import { emptyPlan, type Plan } from './plan';
 import { report } from './report';
 import { loaded, randomThings, sampleBag, samplePlan, sampleThing } from './samples';
 import { seededRandom } from '@/core/random';
+
+/** What is told of a compartment, without the shape it is found from. */
+const plain = ({ spot, things, fit, ...figures }: CompartmentFacts) => ({
+  ...figures,
+  spot: [spot.id, spot.bag, spot.compartment, spot.place],
+  things,
+  lying: fit.lying,
+  layers: fit.layers,
+});
 
 const worked: Plan = loaded(
   samplePlan({
@@ -176,6 +186,40 @@ describe('any plan', () => {
       }),
       { numRuns: 60 },
     );
+  });
+
+  test('after edits of load, nests, bags and bike they are those of the same plan never seen before; what no edit touched is the same object', () => {
+    let kept = 0;
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 1_000_000 }), (seed) => {
+        const random = seededRandom(seed);
+        let plan = demoPlan();
+        const pick = <T>(all: readonly T[]): T => all[Math.floor(random() * all.length)]!;
+        for (let step = 0; step < 8; step += 1) {
+          const before = factsOf(plan);
+          const thing = pick(plan.things);
+          const spot = pick(before.spots);
+          const edit: Edit = pick<Edit>([
+            { kind: 'place', moves: [{ thingId: thing.id, to: { compartmentId: spot.id } }] },
+            { kind: 'place', moves: [{ thingId: thing.id, to: 'floor' }] },
+            { kind: 'put things', things: [{ ...thing, inside: null, volumeMl: thing.volumeMl + 10 }] },
+            { kind: 'put bags', bags: [{ ...spot.bag, massG: spot.bag.massG + 5 }] },
+            { kind: 'set bike', bike: { ...plan.bike!, massG: (plan.bike!.massG ?? 0) + 100 } },
+          ]);
+          const applied = applyEdit(plan, edit);
+          if (!applied.ok) continue;
+          plan = applied.value.plan;
+          const after = factsOf(plan);
+          const anew = factsOf(structuredClone(plan));
+          expect(after.compartments.map(plain)).toEqual(anew.compartments.map(plain));
+          expect([after.totals, after.handling, after.bags]).toEqual([anew.totals, anew.handling, anew.bags]);
+          if (edit.kind === 'place')
+            kept += after.compartments.filter((own, i) => own === before.compartments[i]).length;
+        }
+      }),
+      { numRuns: 25 },
+    );
+    expect(kept).toBeGreaterThan(500);
   });
 
   test('the report of a loaded demo is plain JSON with the same figures', () => {

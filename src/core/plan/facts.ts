@@ -224,13 +224,23 @@ export function factsOf(plan: Plan): Facts {
   };
 }
 
+/** What was last found for a fit: what shows a compartment need not be drawn anew while nothing in it changes. */
+const knownFacts = new WeakMap<Fit, { unordered: readonly Thing[]; facts: CompartmentFacts }>();
+
 function compartmentFacts(
   spot: Spot,
-  unordered: Thing[],
+  unordered: readonly Thing[],
   holders: ReadonlyMap<string, string>,
 ): CompartmentFacts {
   const outer = unordered.filter(({ id }) => !holders.has(id));
   const fit = knownFit(spot.chamber, outer);
+  const last = knownFacts.get(fit);
+  // Things that are the same lie inside the same others too.
+  const isSame =
+    last?.facts.spot === spot &&
+    last.unordered.length === unordered.length &&
+    last.unordered.every((thing, i) => thing === unordered[i]);
+  if (isSame) return last.facts;
   // From the mouth down by where each lies; the kit's order settles ties, so that a load has one section.
   const height = new Map<string, number>();
   for (const { piece, u1 } of fit.lying)
@@ -243,7 +253,7 @@ function compartmentFacts(
     thing,
     ...nested.filter(({ id }) => holders.get(id) === thing.id),
   ]);
-  return {
+  const facts: CompartmentFacts = {
     spot,
     things,
     fit,
@@ -255,6 +265,8 @@ function compartmentFacts(
     tightness: fit.tightness,
     massG: things.reduce((sum, thing) => sum + thingMassG(thing), 0),
   };
+  knownFacts.set(fit, { unordered, facts });
+  return facts;
 }
 
 function totalsOf(plan: Plan, compartments: readonly CompartmentFacts[], worn: readonly Thing[]): Totals {

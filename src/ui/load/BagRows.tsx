@@ -29,31 +29,35 @@ export function BagRows() {
           </tr>
         </thead>
         <tbody>
-          {evaluation.compartments.map((compartment) => (
-            <Row
-              key={compartment.spot.id}
-              compartment={compartment}
-              bag={evaluation.byBag.get(compartment.spot.bag.id)!}
-              open={compartment.spot.bag.id === bagId}
-              onOpen={chooseBag}
-              format={format}
-            />
-          ))}
+          {evaluation.compartments.map((compartment) => {
+            const { contentsG, limitG, limitAssumed } = evaluation.byBag.get(compartment.spot.bag.id)!;
+            return (
+              <Row
+                key={compartment.spot.id}
+                compartment={compartment}
+                {...{ contentsG, limitG, limitAssumed }}
+                open={compartment.spot.bag.id === bagId}
+                onOpen={chooseBag}
+                format={format}
+              />
+            );
+          })}
         </tbody>
       </table>
     </div>
   );
 }
 
-interface RowProps {
+interface RowProps extends Pick<BagFacts, 'contentsG' | 'limitG' | 'limitAssumed'> {
   compartment: CompartmentFacts;
-  bag: BagFacts;
   open: boolean;
   onOpen: (bagId: string | null) => void;
   format: Formatter;
 }
 
-const Row = memo(function Row({ compartment, bag, open, onOpen, format }: RowProps) {
+/** Drawn anew only where something in the bag changed: there are a dozen, and a move concerns two. */
+const Row = memo(function Row(props: RowProps) {
+  const { compartment, contentsG, limitG, limitAssumed, open, onOpen, format } = props;
   const { spot, neededMl, closes } = compartment;
   const { setNodeRef, isOver } = useDroppable({
     id: `row:${spot.id}`,
@@ -81,11 +85,11 @@ const Row = memo(function Row({ compartment, bag, open, onOpen, format }: RowPro
       <td className={styles.number}>
         {format.volume(neededMl)} <span className="quiet">/ {format.volume(spot.capacityMl)}</span>
       </td>
-      <td className={styles.number} data-bad={bag.contentsG > bag.limitG || undefined}>
-        {format.mass(bag.contentsG)}{' '}
+      <td className={styles.number} data-bad={contentsG > limitG || undefined}>
+        {format.mass(contentsG)}{' '}
         <span className="quiet">
-          / {bag.limitAssumed && '≈ '}
-          {format.mass(bag.limitG)}
+          / {limitAssumed && '≈ '}
+          {format.mass(limitG)}
         </span>
       </td>
       <td className={styles.closes} data-bad={!closes || undefined}>

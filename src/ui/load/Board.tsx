@@ -10,7 +10,8 @@ import {
   useSensors,
   type DragEndEvent,
 } from '@dnd-kit/core';
-import { useEffect, useRef, useState } from 'react';
+import { memo, useDeferredValue, useEffect, useRef, useState } from 'react';
+import type { Facts } from '@/core/plan/facts';
 import { BagRows } from './BagRows';
 import { BagSection } from './BagSection';
 import { DropBag } from './DropBag';
@@ -28,6 +29,8 @@ import styles from './Board.module.css';
 export function Board() {
   const board = useBoard();
   const { evaluation, bagId, chooseBag, chooseRider, chooseThing, put } = board;
+  // What was pressed shows first, in the bag and its figures; the drawing follows in the next breath.
+  const drawn = useDeferredValue(evaluation);
   const [dragged, setDragged] = useState<string | null>(null);
   const sensors = useSensors(
     useSensor(MouseSensor, { activationConstraint: { distance: 5 } }),
@@ -67,16 +70,7 @@ export function Board() {
           <RiderSwitch />
         </div>
         <div className={styles.picture}>
-          <BikeDrawing
-            facts={evaluation}
-            selected={bagId}
-            onSelect={(id) => chooseBag(id === bagId ? null : id)}
-            wrapBag={(bag, shapes) => (
-              <DropBag key={bag.bagId} bagId={bag.bagId}>
-                {shapes}
-              </DropBag>
-            )}
-          />
+          <Picture facts={drawn} bagId={bagId} chooseBag={chooseBag} />
         </div>
         <BagRows />
         <div className={styles.hand}>
@@ -93,3 +87,29 @@ export function Board() {
     </DndContext>
   );
 }
+
+interface PictureProps {
+  facts: Facts;
+  bagId: string | null;
+  chooseBag: (bagId: string | null) => void;
+}
+
+/** The bike with its bags, each to be opened or dropped on. */
+const Picture = memo(function Picture({ facts, bagId, chooseBag }: PictureProps) {
+  return (
+    <BikeDrawing
+      facts={facts}
+      selected={bagId}
+      onSelect={(id) => chooseBag(id === bagId ? null : id)}
+      wrapBag={(bag, shapes) => (
+        <DropBag
+          key={bag.bagId}
+          bagId={bag.bagId}
+          compartmentId={facts.plan.bags.find(({ id }) => id === bag.bagId)!.compartments[0]!.id}
+        >
+          {shapes}
+        </DropBag>
+      )}
+    />
+  );
+});

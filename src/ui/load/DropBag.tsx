@@ -2,12 +2,16 @@
 
 import { useDroppable } from '@dnd-kit/core';
 import type { ReactNode } from 'react';
-import { useShown } from '@/ui/shell/useShown';
 
-/** A bag on the drawing as a place to drop things: they go in its first compartment. */
-export function DropBag({ bagId, children }: { bagId: string; children: ReactNode }) {
-  const { facts } = useShown();
-  const compartmentId = facts.plan.bags.find((bag) => bag.id === bagId)!.compartments[0]!.id;
+interface Props {
+  bagId: string;
+  /** Its first, where what is dropped goes. */
+  compartmentId: string;
+  children: ReactNode;
+}
+
+/** A bag on the drawing as a place to drop things. */
+export function DropBag({ bagId, compartmentId, children }: Props) {
   const { setNodeRef, isOver } = useDroppable({ id: `drawn:${bagId}`, data: { to: { compartmentId } } });
   return (
     <g ref={setNodeRef as unknown as (element: SVGGElement | null) => void} data-over={isOver || undefined}>
