@@ -20,7 +20,7 @@ export function isWide({ spot }: CompartmentFacts): boolean {
 }
 
 /** A number and a little round it, in pixels. */
-const LABEL = { wide: 15, high: 12 };
+const LABEL = { wide: 15, high: 10.5 };
 
 interface Props {
   compartment: CompartmentFacts;
