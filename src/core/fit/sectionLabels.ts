@@ -38,7 +38,7 @@ interface Rect {
  * @param section of which the blocks are ordered from the farthest to the nearest to the eye
  */
 export function labelsOf(section: Section, size: LabelSize): SectionLabel[] {
-  const { outline, bands, blocks } = section;
+  const { bands, blocks } = section;
   const labels: SectionLabel[] = [];
   const taken: Rect[] = [];
   const rectAt = ({ x, z }: Point): Rect => ({
@@ -57,14 +57,11 @@ export function labelsOf(section: Section, size: LabelSize): SectionLabel[] {
     labels.push({ thingId, at, leadsTo: null });
     taken.push(rectAt(at));
   };
-  blocks.forEach((block, k) =>
-    stand(
-      block.thingId,
-      middleOf(block),
-      block,
-      (rect) => within(rect, block) && !blocks.slice(k + 1).some((nearer) => meet(rect, nearer)),
-    ),
-  );
+  blocks.forEach((block, k) => {
+    const nearer = blocks.slice(k + 1);
+    const isOn = (rect: Rect) => within(rect, block) && !nearer.some((other) => meet(rect, other));
+    stand(block.thingId, middleOf(block), block, isOn);
+  });
   for (const { thingId, corners } of bands) {
     const over = extentOf(corners);
     const aside = { x: over.left + 0.75 * (over.right - over.left), z: (over.low + over.high) / 2 };
@@ -76,13 +73,12 @@ export function labelsOf(section: Section, size: LabelSize): SectionLabel[] {
         cornersOf(rect).every((p) => isInside(p, corners)) && !blocks.some((block) => meet(rect, block)),
     );
   }
-  return [...labels, ...outside(section, outline, new Set(labels.map(({ thingId }) => thingId)), size)];
+  return [...labels, ...outside(section, new Set(labels.map(({ thingId }) => thingId)), size)];
 }
 
 /** Labels at the right of the outline for what has none, in the order of their heights, a label's height apart at least. */
 function outside(
-  { bands, blocks }: Section,
-  outline: readonly Point[],
+  { outline, bands, blocks }: Section,
   labelled: ReadonlySet<string>,
   size: LabelSize,
 ): SectionLabel[] {
@@ -93,9 +89,10 @@ function outside(
     const end = { x: over.right, z: (over.low + over.high) / 2 };
     leads.set(thingId, nearestTo(end, over, isOn) ?? middleOf(over));
   };
-  blocks.forEach((block, k) =>
-    add(block.thingId, block, (p) => !blocks.slice(k + 1).some((nearer) => holds(nearer, p))),
-  );
+  blocks.forEach((block, k) => {
+    const nearer = blocks.slice(k + 1);
+    add(block.thingId, block, (p) => !nearer.some((other) => holds(other, p)));
+  });
   for (const { thingId, corners } of bands) {
     add(
       thingId,
