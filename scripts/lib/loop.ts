@@ -7,7 +7,7 @@ const SOURCE = 'src/core/load/annealLoop.as.ts';
 /** Where the compiled loop stands: as text, which a page, a worker, a test and the command line all read alike. */
 export const LOOP = 'src/core/load/annealLoop.wasm.ts';
 
-const OPTIONS = ['-O3', '--converge', '--noAssert', '--runtime', 'stub'];
+const OPTIONS = ['-O3', '--converge', '--noAssert', '--enable', 'simd', '--runtime', 'stub'];
 
 /** The annealing's loop compiled to WebAssembly, as the text of a module that holds it. */
 export function compiledLoop(): string {

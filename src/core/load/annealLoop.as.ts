@@ -107,6 +107,17 @@ class Place {
   cutsMl: Floats;
   cutCount: i32;
   cutMl: f64;
+  /** What is over in it now: millilitres beyond its room; all others, of stiff things and clashes; points of pressing. */
+  overRoomMl: f64;
+  otherOverMl: f64;
+  pressed: f64;
+
+  /** Tells anew what is over. */
+  weigh(): void {
+    this.overRoomMl = atLeast0(this.volume - this.room);
+    this.otherOverMl = atLeast0(this.stiff - this.stiffCapacity) + this.clashMl + this.cutMl;
+    this.pressed = press * atLeast0(this.comfort - this.capacity);
+  }
 
   @inline
   conflicts(): i32 {
@@ -153,12 +164,12 @@ class Thing {
 /** Moves between two steps of heat and price: often enough to be smooth, seldom enough to cost nothing. */
 export const STEP: i32 = 64;
 /** Share of the moves that bring something back from where the thing goes; the rest move one thing alone. In 65536ths. */
-const SWAPS: i32 = 45_875;
-/** Share of the swaps that take a third thing along, and of those a fourth, chosen so that the litres come out even. */
-const THIRDS: i32 = 45_875;
-const FOURTHS: i32 = 19_661;
-/** The litres to be evened out are taken as so much smaller or larger, so that it is not always the same thing. */
-const LEAST_OF_GAP: f64 = 0.6;
+const SWAPS: i32 = 54_000;
+/** Share of the swaps that take a third thing along where that is cheaper, and of those a fourth. */
+const THIRDS: i32 = 57_000;
+const FOURTHS: i32 = 32_000;
+/** What any cost in points stays above zero by, once it is added. */
+const ABOVE_ZERO: f64 = 1e6;
 /** Bounds of the price of a millilitre that does not fit, in points, and its change each step. */
 const LOWEST_PRICE: f64 = 0.001;
 const HIGHEST_PRICE: f64 = 60;
@@ -345,6 +356,7 @@ export function setUp(): void {
   for (let p = 0; p < freeCount; p += 1) {
     const own = thing(free[p]);
     const from = choicesFrom[p];
+    for (let c = 0; c < M; c += 1) if (!own.allowed[c]) own.points[c] = Infinity;
     own.isFree = 1;
     own.choiceCount = choicesFrom[p + 1] - from;
     own.choices = changetype<Ints>(changetype<usize>(choices) + ((<usize>from) << 2));
@@ -377,7 +389,7 @@ export function start(): void {
     own.mask = 0;
     own.count = 0;
     own.room = roomMl[c];
-    own.stiffCapacity = stiffCapacity[c];
+    own.stiffCapacity = byStiff && c > 0 ? stiffCapacity[c] : Infinity;
     own.mayClash = mayClash[c];
     own.clashMl = 0;
     own.cutCount = cutCounts[c];
@@ -407,12 +419,12 @@ export function start(): void {
     sum += count(own, place(0), c);
   }
   let allOver: f64 = 0;
-  for (let k = 1; k < M; k += 1) {
+  for (let k = 0; k < M; k += 1) {
     const c = place(k);
     c.cutMl = cutsOf(c, c.held);
-    sum += press * max<f64>(0, c.comfort - c.capacity) + apartPoints * <f64>c.conflicts();
-    allOver += max<f64>(0, c.volume - c.room) + c.clashMl + c.cutMl;
-    if (byStiff) allOver += max<f64>(0, c.stiff - c.stiffCapacity);
+    c.weigh();
+    sum += c.pressed + apartPoints * <f64>c.conflicts();
+    allOver += c.overRoomMl + c.otherOverMl;
   }
   for (let i = 0; i < n; i += 1) if (pair[i] > i) sum += pairCost(thing(i).place, thing(pair[i]).place);
   for (let r = 0; r < riders; r += 1) {
@@ -470,57 +482,36 @@ export function run(moves: i32): void {
     let lTo: f64 = 0;
     let oTo: f64 = 0;
     let dv = i.needMl;
+    let change = i.points[cb] - i.points[ca];
     x = draw(x);
     if ((x & 0xffff) < SWAPS && b.count > 0) {
       k = b.at(((x >>> 16) * b.count) >>> 16);
+      x = draw(x);
+      const other = b.at(((x & 0xffff) * b.count) >>> 16);
+      if (other.points[ca] - other.points[cb] < k.points[ca] - k.points[cb]) k = other;
       if (!k.allowed[ca]) continue;
       dv -= k.needMl;
-      x = draw(x);
-      if ((x & 0xffff) < THIRDS) {
-        const about = LEAST_OF_GAP + ((2 - 2 * LEAST_OF_GAP) * <f64>(x >>> 16)) / 65_536;
+      change += k.points[ca] - k.points[cb];
+      if (x >>> 16 < THIRDS) {
+        x = draw(x);
         const back = dv > 0;
         lTo = back ? -1 : 1;
-        l = nearest(back ? b : a, back ? ca : cb, abs(dv) * about, Infinity, i, k, l);
-        if (l === NONE) continue;
+        l = back ? cheapest(b, a, dv, x, k, NONE) : cheapest(a, b, -dv, x, i, NONE);
         dv += lTo * l.needMl;
+        change += lTo * (l.points[cb] - l.points[ca]);
         x = draw(x);
         if ((x & 0xffff) < FOURTHS) {
-          const next = LEAST_OF_GAP + ((2 - 2 * LEAST_OF_GAP) * <f64>(x >>> 16)) / 65_536;
+          x = draw(x);
           const too = dv > 0;
           oTo = too ? -1 : 1;
-          const gap = abs(dv);
-          o = nearest(too ? b : a, too ? ca : cb, gap * next, gap, i, k, l);
+          o = too ? cheapest(b, a, dv, x, k, l) : cheapest(a, b, -dv, x, i, l);
           dv += oTo * o.needMl;
+          change += oTo * (o.points[cb] - o.points[ca]);
         }
       }
     }
-
-    let change =
-      i.points[cb] -
-      i.points[ca] +
-      k.points[ca] -
-      k.points[cb] +
-      lTo * (l.points[cb] - l.points[ca]) +
-      oTo * (o.points[cb] - o.points[ca]);
-    const dc = i.comfortMl - k.comfortMl + lTo * l.comfortMl + oTo * o.comfortMl;
     const dm = i.massG - k.massG + lTo * l.massG + oTo * o.massG;
-    let ds: f64 = 0;
-    let dOver: f64 = 0;
-    if (byStiff) {
-      ds = i.stiffMl - k.stiffMl + lTo * l.stiffMl + oTo * o.stiffMl;
-      if (ds !== 0) {
-        if (ca > 0) dOver += beyond(a.stiff - a.stiffCapacity, -ds);
-        if (cb > 0) dOver += beyond(b.stiff - b.stiffCapacity, ds);
-      }
-    }
-    if (ca > 0) {
-      dOver += beyond(a.volume - a.room, -dv);
-      change += press * beyond(a.comfort - a.capacity, -dc);
-    }
-    if (cb > 0) {
-      dOver += beyond(b.volume - b.room, dv);
-      change += press * beyond(b.comfort - b.capacity, dc);
-    }
+    let dOver = overs(two(a.volume - a.room - dv, b.volume - b.room + dv)) - a.overRoomMl - b.overRoomMl;
     // Metropolis: a rise is taken with probability exp(−rise ÷ heat), so at most this much is, drawn beforehand.
     x = draw(x);
     const most = heat * logarithms[x >>> 20];
@@ -535,11 +526,20 @@ export function run(moves: i32): void {
     // What the systems may save at most; and the balance with them.
     const spared =
       <f64>movers * spreadPoints + apartPoints * <f64>clashes + (paired ? <f64>movers * pairPoints : 0);
-    const eitherMayClash = a.mayClash | b.mayClash;
+    const balancing = a.steep[cb] * abs(dm);
+    // At best nothing is pressed any more, and nothing over but litres: most moves end here.
+    const rest = price * (a.otherOverMl + b.otherOverMl) + a.pressed + b.pressed;
+    if (change + price * dOver > most + spared + balancing + rest) continue;
+
+    const dc = i.comfortMl - k.comfortMl + lTo * l.comfortMl + oTo * o.comfortMl;
+    const ds = i.stiffMl - k.stiffMl + lTo * l.stiffMl + oTo * o.stiffMl;
+    change += press * overs(two(a.comfort - a.capacity - dc, b.comfort - b.capacity + dc));
+    change -= a.pressed + b.pressed;
+    dOver += overs(two(a.stiff - a.stiffCapacity - ds, b.stiff - b.stiffCapacity + ds));
+    dOver -= a.otherOverMl + b.otherOverMl;
     // At best nothing clashes any more.
-    if (eitherMayClash) dOver -= a.clashMl + b.clashMl + a.cutMl + b.cutMl;
     let slack = most - price * dOver + spared;
-    if (change - a.steep[cb] * abs(dm) > slack) continue;
+    if (change > slack + balancing) continue;
 
     // Each end's rider; a thing that goes to the floor or comes from there concerns one alone.
     const q = ca > 0 ? a.rider : b.rider;
@@ -575,6 +575,7 @@ export function run(moves: i32): void {
     }
     if (change > slack) continue;
 
+    const eitherMayClash = a.mayClash | b.mayClash;
     let clashA: f64 = 0;
     let clashB: f64 = 0;
     if (eitherMayClash) {
@@ -634,6 +635,8 @@ export function run(moves: i32): void {
       a.clashMl = clashA - a.cutMl;
       b.clashMl = clashB - b.cutMl;
     }
+    a.weigh();
+    b.weigh();
     a.bag.massG -= dm;
     b.bag.massG += dm;
     r.left = left2;
@@ -660,9 +663,24 @@ export function run(moves: i32): void {
   bits = x;
 }
 
-/** What is more beyond a limit after a change, where so much was before: less than zero is nothing beyond. */
-function beyond(before: f64, change: f64): f64 {
-  return max<f64>(0, before + change) - max<f64>(0, before);
+// What is over at two ends, without a branch: which is no processor foresees, and engines make f64.max of branches.
+
+function two(x: f64, y: f64): v128 {
+  return f64x2.replace_lane(f64x2.splat(x), 1, y);
+}
+
+function atLeast0s(xy: v128): v128 {
+  return f64x2.pmax(xy, f64x2.splat(0));
+}
+
+function atLeast0(x: f64): f64 {
+  return f64x2.extract_lane(atLeast0s(f64x2.splat(x)), 0);
+}
+
+/** The sum of those above zero. */
+function overs(xy: v128): f64 {
+  const over = atLeast0s(xy);
+  return f64x2.extract_lane(over, 0) + f64x2.extract_lane(over, 1);
 }
 
 /** Puts a thing into a set, or takes it out. */
@@ -757,22 +775,37 @@ function count(i: Thing, from: Place, to: Place): f64 {
 }
 
 /**
- * Of what lies in `from` and may lie in the place `to`, but for things i, k and l, the one whose need is nearest to `ml`;
- * none where each is further from it than `within`.
+ * Of what lies in `from`, but for things i and l, the one that is cheapest to take to `to`: by its points, and by what is
+ * over at either end then, where `ml` more than now are in `from` and as much less in `to`. None where that is cheaper.
+ * Each is looked at by three chances in four, from the bits of `x`, so that it is not always the same.
  *
- * Without branches: which is nearer no processor foresees. Gaps are compared by their bits, which order as they do, since
- * only whole numbers are chosen without a branch.
+ * Without branches: which is cheaper no processor foresees. Costs are compared by their bits, which order as they do while
+ * above zero, since only whole numbers are chosen without a branch.
  */
-function nearest(from: Place, to: i32, ml: f64, within: f64, i: Thing, k: Thing, l: Thing): Thing {
+function cheapest(from: Place, to: Place, ml: f64, x: i32, i: Thing, l: Thing): Thing {
+  const atFrom = (<usize>from.index) << 3;
+  const atTo = (<usize>to.index) << 3;
+  const before = two(price * (from.volume - from.room + ml), price * (to.volume - to.room - ml));
+  const each = two(-price, price);
   let found = changetype<usize>(thing(n));
-  let least = reinterpret<i64>(within);
-  for (let p = from.count - 1; p >= 0; p -= 1) {
-    const y = from.at(p);
-    const gap = reinterpret<i64>(abs(y.needMl - ml));
-    const isNearer =
-      (<i32>(gap < least)) & (<i32>(y !== i)) & (<i32>(y !== k)) & (<i32>(y !== l)) & y.allowed[to];
-    least = select<i64>(gap, least, isNearer);
-    found = select<usize>(changetype<usize>(y), found, isNearer);
+  let least = reinterpret<i64>(ABOVE_ZERO + overs(before));
+  const first = changetype<usize>(from.inside);
+  for (let at = first + ((<usize>from.count) << 2); at > first;) {
+    at -= 4;
+    const y = <usize>load<u32>(at);
+    const points = <usize>load<u32>(y, offsetof<Thing>('points'));
+    const need = v128.load64_splat(y, offsetof<Thing>('needMl'));
+    const after = f64x2.add(before, f64x2.mul(each, need));
+    const cost = ABOVE_ZERO + load<f64>(points + atTo) - load<f64>(points + atFrom) + overs(after);
+    x = rotl<i32>(x, 1);
+    const isCheaper =
+      (<i32>(reinterpret<i64>(cost) < least)) &
+      (<i32>(y !== changetype<usize>(i))) &
+      (<i32>(y !== changetype<usize>(l))) &
+      (x | (x >>> 5)) &
+      1;
+    least = select<i64>(reinterpret<i64>(cost), least, isCheaper);
+    found = select<usize>(y, found, isCheaper);
   }
   return changetype<Thing>(found);
 }

@@ -24,7 +24,7 @@ export const ROUNDS = 40;
 const STARTS = 4;
 const ROUNDS_A_START = 4;
 const HOTS = [15, 3, 60] as const;
-const MOVES_OF_ALL = 160_000;
+const MOVES_OF_ALL = 96_000;
 /** In them what is needed most costs so many times as much to leave: once it is out it seldom comes in again. */
 const DEARER_AT_FIRST = 2;
 /**
@@ -34,7 +34,7 @@ const DEARER_AT_FIRST = 2;
 const LEAST_OPEN = 0.3;
 const MOST_OPEN = 0.65;
 const HOTS_OF_PART = [15, 5, 15] as const;
-const MOVES_OF_PART = 120_000;
+const MOVES_OF_PART = 72_000;
 const COLD = 0.1;
 /** A load that does not lie and is further from the best than this is not led to one that does. */
 const WORTH_SETTLING = 1.03;

@@ -95,7 +95,7 @@ describe('the search', () => {
         };
       });
       const instance = compileInstance(samplePlan({ bags, things }));
-      const found = finish(searchByVolume(instance, seededRandom(seed), 20_000));
+      const found = finish(searchByVolume(instance, seededRandom(seed), 60_000));
       expect(brokenRules(instance, found)).toEqual([]);
       expect(objectiveOf(instance, found).total).toBeCloseTo(leastOfEveryLoad(instance), 6);
     }

@@ -10,7 +10,7 @@ const TIMES = 8;
 /** Beside the compartments that do not close a share of the others is open, at a low heat: the load is to stay as it is. */
 const OPEN = 0.3;
 const HEAT = { hot: 1.5, cold: 0.1 } as const;
-const MOVES = 20_000;
+const MOVES = 12_000;
 /** Of a compartment so much may be filled at least, whatever voids were found in it. */
 const LEAST_ROOM = 0.8;
 
