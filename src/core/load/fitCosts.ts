@@ -42,6 +42,8 @@ export class FitCosts {
   private readonly members: Int32Array[];
   private readonly lies: boolean[] = [];
   private readonly counts: Int32Array;
+  /** Compartments that hold something else than they did; all before the first assignment. */
+  private readonly changed: Uint8Array;
   /** Room each takes whatever lies beside it. */
   private readonly leastMl: Float64Array;
   private readonly usedMl: Float64Array;
@@ -65,21 +67,30 @@ export class FitCosts {
     this.leastMl = instance.leastMl;
     this.members = Array.from({ length: m }, () => new Int32Array(n));
     this.counts = new Int32Array(m);
+    this.changed = new Uint8Array(m).fill(1);
     this.involved = new Int32Array(n);
     instance.outer.forEach((lot, i) => {
       for (const { id } of lot) this.lotOf.set(id, i);
     });
   }
 
-  /** Takes up an assignment: compartment index of each thing, −1 for the floor. */
+  /** Takes up an assignment: compartment index of each thing, −1 for the floor. What holds the same as before stays. */
   start(where: ArrayLike<number>): void {
     const { n, m } = this.instance;
-    for (const values of [this.keyLow, this.keyHigh, this.counts, this.usedMl]) values.fill(0);
+    const { changed } = this;
     for (let i = 0; i < n; i += 1) {
-      this.where[i] = -1;
-      this.shift(i, where[i]!);
+      const [from, to] = [this.where[i]!, where[i]!];
+      if (from === to) continue;
+      this.shift(i, to);
+      if (from >= 0) changed[from] = 1;
+      if (to >= 0) changed[to] = 1;
     }
     for (let j = 0; j < m; j += 1) {
+      if (!changed[j]) continue;
+      changed[j] = 0;
+      // The sums of what came and went differ by their rounding from those of what is there.
+      this.usedMl[j] = 0;
+      for (let p = 0; p < this.counts[j]!; p += 1) this.usedMl[j]! += this.leastMl[this.members[j]![p]!]!;
       const cost = this.costOf(j, -1, -1, this.keyLow[j]!, this.keyHigh[j]!);
       this.lies[j] = cost.stiffLies;
       this.overMl[j] = cost.overMl;

@@ -41,7 +41,6 @@ export class FittedState {
   }
 
   restore(free: readonly number[], where: ArrayLike<number>): void {
-    for (const i of free) this.state.put(i, -1);
     for (const i of free) this.state.put(i, where[i]!);
     this.fits.start(this.state.where);
   }
