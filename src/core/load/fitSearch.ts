@@ -154,7 +154,9 @@ export function* searchLoad(
     settle(fitted, annealer, free, roomMl, random, lead.price * WORTH_SETTLING);
     learnStiff(fitted, learnedMl);
     fitted.mend(free, options);
-    if (fitted.total < lead.price * NEAR) fitted.descend(free, options, ENOUGH * fitted.total);
+    // Within a start the next round shuffles anew what a descent would gain.
+    const isLed = !isStart || round % ROUNDS_A_START === ROUNDS_A_START - 1;
+    if (isLed && fitted.total < lead.price * NEAR) fitted.descend(free, options, ENOUGH * fitted.total);
     const told = report((round + 1) / rounds);
     lead.look();
     if (round === STARTS * ROUNDS_A_START - 1 && free.every((i) => best[i]! >= 0)) bound = boundOf(bestTotal);
