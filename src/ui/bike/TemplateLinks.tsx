@@ -1,7 +1,7 @@
 'use client';
 
 import type { Bag } from '@/core/bag/bag';
-import { usePlan } from '@/ui/plan/PlanProvider';
+import { usePlanContext, useSaving } from '@/ui/plan/PlanProvider';
 import styles from './Fields.module.css';
 
 const FILES = [
@@ -14,7 +14,8 @@ const FILES = [
 
 /** A bag's paper template at true size, as files. They are made from what is saved. */
 export function TemplateLinks({ bag }: { bag: Bag }) {
-  const { store, unsaved } = usePlan();
+  const { store } = usePlanContext();
+  const { unsaved } = useSaving();
   return (
     <nav aria-label={`Template of ${bag.name}`} className={styles.template}>
       <h3 className={styles.sub}>Template of {bag.name}, at true size</h3>

@@ -25,7 +25,7 @@ class World {
   private listeners = new Set<() => void>();
   readonly loader = new LoaderStore(
     {
-      getView: () => ({ draft: { plan: this.plan } }),
+      getShown: () => ({ draft: { plan: this.plan } }),
       edit: (edit) => {
         this.edits.push(edit);
         return this.change(edit);

@@ -38,7 +38,7 @@ export interface LoaderThread {
 
 /** The part of the plan's store that the loader needs. */
 export interface Plans {
-  getView(): { draft: { plan: Plan } };
+  getShown(): { draft: { plan: Plan } };
   edit(edit: Edit): boolean;
   subscribe(listener: () => void): () => void;
 }
@@ -180,7 +180,7 @@ export class LoaderStore {
   }
 
   private plan(): Plan {
-    return this.plans.getView().draft.plan;
+    return this.plans.getShown().draft.plan;
   }
 
   private begin(plan: Plan, onFail: () => void): { job: Job; thread: LoaderThread } {

@@ -4,7 +4,7 @@ import { createContext, useContext, useEffect, useState, useSyncExternalStore, t
 import type { Draft } from '@/core/plan/history';
 import { formatterFor, type Formatter } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/parse';
-import { PlanStore, type PlanView } from './planStore';
+import { PlanStore, type PlanShown, type Saving } from './planStore';
 
 interface Value {
   store: PlanStore;
@@ -44,7 +44,7 @@ export function PlanProvider(props: {
     store.start();
     const online = () => void store.flush();
     const leaving = (event: BeforeUnloadEvent) => {
-      if (store.getView().unsaved > 0) event.preventDefault();
+      if (store.getSaving().unsaved > 0) event.preventDefault();
     };
     window.addEventListener('online', online);
     window.addEventListener('beforeunload', leaving);
@@ -80,8 +80,14 @@ export function usePlanContext(): Value {
 }
 
 /** The plan, its evaluation, and what can be done with it. */
-export function usePlan(): PlanView & Value {
+export function usePlan(): PlanShown & Value {
   const value = usePlanContext();
-  const view = useSyncExternalStore(value.store.subscribe, value.store.getView, value.store.getView);
-  return { ...view, ...value };
+  const shown = useSyncExternalStore(value.store.subscribe, value.store.getShown, value.store.getShown);
+  return { ...shown, ...value };
+}
+
+/** Where the plan stands with the server. */
+export function useSaving(): Saving {
+  const { subscribe, getSaving } = usePlanContext().store;
+  return useSyncExternalStore(subscribe, getSaving, getSaving);
 }

@@ -77,14 +77,14 @@ test('an edit shows at once, and is on the server soon after; undo and redo foll
   const server = new FakeServer();
   const store = server.open();
   expect(store.edit(leave('paperback'))).toBe(true);
-  expect(homeIds(store.getView().draft.plan)).toEqual(['paperback']);
-  expect(store.getView().save.kind).toBe('saving');
+  expect(homeIds(store.getShown().draft.plan)).toEqual(['paperback']);
+  expect(store.getSaving().save.kind).toBe('saving');
   store.undo();
   store.redo();
   await settle();
-  expect(store.getView()).toMatchObject({ save: { kind: 'saved' }, unsaved: 0 });
+  expect(store.getSaving()).toMatchObject({ save: { kind: 'saved' }, unsaved: 0 });
   expect(server.revision).toBe(3);
-  expect(server.draft.plan).toEqual(store.getView().draft.plan);
+  expect(server.draft.plan).toEqual(store.getShown().draft.plan);
 });
 
 test.each(['down', 'error'] as const)(
@@ -96,11 +96,11 @@ test.each(['down', 'error'] as const)(
     store.edit(leave('paperback'));
     store.edit(leave('pillow'));
     await settle();
-    expect(store.getView()).toMatchObject({ save: { kind: 'waiting' }, unsaved: 2 });
+    expect(store.getSaving()).toMatchObject({ save: { kind: 'waiting' }, unsaved: 2 });
     server.failure = 'none';
     server.timers.splice(0).forEach((run) => run());
     await settle();
-    expect(store.getView()).toMatchObject({ save: { kind: 'saved' }, unsaved: 0 });
+    expect(store.getSaving()).toMatchObject({ save: { kind: 'saved' }, unsaved: 0 });
     expect(homeIds(server.draft.plan)).toEqual(['pillow', 'paperback']);
   },
 );
@@ -116,10 +116,10 @@ test('what was not saved survives a reload of the tab, and a lost answer does no
   first.stop();
   server.failure = 'none';
   const second = server.open();
-  expect(homeIds(second.getView().draft.plan).sort()).toEqual(['paperback', 'pillow']);
+  expect(homeIds(second.getShown().draft.plan).sort()).toEqual(['paperback', 'pillow']);
   await settle();
   expect(server.revision).toBe(2);
-  expect(second.getView().unsaved).toBe(0);
+  expect(second.getSaving().unsaved).toBe(0);
   expect(server.kept).toBeNull();
 });
 
@@ -130,14 +130,14 @@ test('a stale tab is told, keeps its change, and can put it on top or let it go'
     server.take({ id: 'elsewhere', op: 'edit', edit: leave('pillow') });
     store.edit(leave('paperback'));
     await settle();
-    expect(store.getView()).toMatchObject({ save: { kind: 'stale', since: ['Else'] }, unsaved: 1 });
+    expect(store.getSaving()).toMatchObject({ save: { kind: 'stale', since: ['Else'] }, unsaved: 1 });
     expect(server.revision).toBe(1);
     await store.reload(keepMine);
     await settle();
-    expect(homeIds(store.getView().draft.plan).sort()).toEqual(
+    expect(homeIds(store.getShown().draft.plan).sort()).toEqual(
       keepMine ? ['paperback', 'pillow'] : ['pillow'],
     );
-    expect(server.draft.plan).toEqual(store.getView().draft.plan);
+    expect(server.draft.plan).toEqual(store.getShown().draft.plan);
   }
 });
 
@@ -150,23 +150,43 @@ test('an edit that no longer suits after a reload is named, and the others are k
   await settle();
   await store.reload(true);
   await settle();
-  expect(store.getView().problem).toMatch(/left at home.*no longer in this kit/);
+  expect(store.getSaving().problem).toMatch(/left at home.*no longer in this kit/);
   expect(homeIds(server.draft.plan)).toEqual(['pillow']);
 });
 
 test('what cannot be done says so and changes nothing', () => {
   const store = new FakeServer().open();
   expect(store.undo()).toBe(false);
-  expect(store.getView()).toMatchObject({ problem: 'There is nothing to undo.', unsaved: 0 });
+  expect(store.getSaving()).toMatchObject({ problem: 'There is nothing to undo.', unsaved: 0 });
 });
 
 test('differences are against the state before the last step', async () => {
   const server = new FakeServer();
   const store = server.open();
-  expect(store.getView().before).toBeNull();
+  expect(store.getShown().before).toBeNull();
   store.edit({ kind: 'place', moves: [{ thingId: 'paperback', to: { compartmentId: 'seat-pack-main' } }] });
-  const { evaluation, before } = store.getView();
+  const { evaluation, before } = store.getShown();
   expect(evaluation.totals.thingsG - before!.totals.thingsG).toBe(176);
+  // Step by step, undone and done again, before is what it would be in a tab that was just opened.
+  const steps: (() => boolean)[] = [
+    () => store.edit(leave('paperback')),
+    () => store.edit(leave('pillow')),
+    () => store.undo(),
+    () => store.undo(),
+    () => store.redo(),
+    () => store.edit({ kind: 'place', moves: [{ thingId: 'pillow', to: 'floor' }] }),
+  ];
+  for (const step of steps) {
+    expect(step()).toBe(true);
+    const shown = store.getShown();
+    await settle();
+    // What the server answers changes nothing that is shown.
+    expect(store.getShown()).toBe(shown);
+    const { evaluation: anew, before: earlier } = server.open().getShown();
+    expect(shown.evaluation.findings).toEqual(anew.findings);
+    expect(shown.before?.totals).toEqual(earlier?.totals);
+    expect(shown.before?.findings).toEqual(earlier?.findings);
+  }
 });
 
 describe('what the server will not take', () => {
@@ -180,9 +200,9 @@ describe('what the server will not take', () => {
     store.edit(leave('paperback'));
     store.edit(leave('pillow'));
     await settle();
-    expect(store.getView()).toMatchObject({ problem, save: { kind: 'saved' }, unsaved: 0 });
-    expect(homeIds(store.getView().draft.plan)).toEqual(['pillow']);
-    expect(server.draft.plan).toEqual(store.getView().draft.plan);
+    expect(store.getSaving()).toMatchObject({ problem, save: { kind: 'saved' }, unsaved: 0 });
+    expect(homeIds(store.getShown().draft.plan)).toEqual(['pillow']);
+    expect(server.draft.plan).toEqual(store.getShown().draft.plan);
     expect(server.kept).toBeNull();
   });
 
@@ -192,7 +212,7 @@ describe('what the server will not take', () => {
     server.refusal = { status: 401 };
     store.edit(leave('paperback'));
     await settle();
-    expect(store.getView()).toMatchObject({ save: { kind: 'signed out' }, unsaved: 1 });
+    expect(store.getSaving()).toMatchObject({ save: { kind: 'signed out' }, unsaved: 1 });
     expect(server.timers).toHaveLength(0);
     // Signed in again, the same tab sends it.
     await store.flush();
@@ -205,7 +225,7 @@ describe('what the server will not take', () => {
     server.failure = 'error';
     store.edit(leave('paperback'));
     await settle();
-    expect(store.getView().save).toEqual({ kind: 'waiting', reason: 'broken' });
+    expect(store.getSaving().save).toEqual({ kind: 'waiting', reason: 'broken' });
     expect(server.timers).toHaveLength(1);
     store.stop();
     expect(server.timers).toHaveLength(0);
@@ -225,8 +245,8 @@ test('a plan that cannot be loaded anew says why, and what was done stays', asyn
   ] as const) {
     server.failure = failure;
     expect(await store.reload(true)).toBe(false);
-    expect(store.getView().problem).toBe(`The plan could not be loaded. ${words} What you did is kept.`);
-    expect(store.getView().unsaved).toBe(1);
+    expect(store.getSaving().problem).toBe(`The plan could not be loaded. ${words} What you did is kept.`);
+    expect(store.getSaving().unsaved).toBe(1);
   }
   server.failure = 'none';
   expect(await store.reload(true)).toBe(true);
@@ -237,11 +257,11 @@ test('a plan that cannot be loaded anew says why, and what was done stays', asyn
 test('what was kept and cannot be read, or was all saved after all, is let go of', async () => {
   const server = new FakeServer();
   server.kept = '{ not what it was';
-  expect(server.open().getView()).toMatchObject({ unsaved: 0, save: { kind: 'saved' } });
+  expect(server.open().getSaving()).toMatchObject({ unsaved: 0, save: { kind: 'saved' } });
   const change: Change = { id: 'mine', op: 'edit', edit: leave('paperback') };
   server.take(change);
   server.kept = JSON.stringify({ revision: 0, changes: [change] });
-  expect(server.open().getView().unsaved).toBe(0);
+  expect(server.open().getSaving().unsaved).toBe(0);
   expect(server.kept).toBeNull();
 });
 
@@ -254,13 +274,13 @@ test('what was kept from before someone else changed the plan is for the rider t
   server.take({ id: 'elsewhere', op: 'edit', edit: leave('pillow') });
   const store = server.open();
   await settle();
-  expect(store.getView()).toMatchObject({ save: { kind: 'stale' }, unsaved: 1 });
+  expect(store.getSaving()).toMatchObject({ save: { kind: 'stale' }, unsaved: 1 });
   expect(server.revision).toBe(1);
 });
 
 test('figures follow the units, and those who listen hear of it until they leave', () => {
   const store = new FakeServer().open();
-  const figures = () => JSON.stringify(store.getView().evaluation.findings);
+  const figures = () => JSON.stringify(store.getShown().evaluation.findings);
   let heard = 0;
   const leaveOff = store.subscribe(() => (heard += 1));
   const metric = figures();

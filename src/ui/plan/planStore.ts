@@ -2,7 +2,6 @@ import { applyEdit } from '@/core/plan/apply';
 import { editLabel, type Edit } from '@/core/plan/edit';
 import { evaluate, type Evaluation } from '@/core/plan/evaluate';
 import { changeDraft, type Change, type Draft } from '@/core/plan/history';
-import type { Plan } from '@/core/plan/plan';
 import { formatterFor } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/parse';
 
@@ -16,11 +15,16 @@ export type SaveState =
   | { kind: 'stale'; since: string[] }
   | { kind: 'signed out' };
 
-export interface PlanView {
+/** The plan as it is worked on, and what follows from it: the same object while neither changes. */
+export interface PlanShown {
   draft: Draft;
   evaluation: Evaluation;
   /** The evaluation before the last step, for differences; null when there is no step. */
   before: Evaluation | null;
+}
+
+/** Where it stands with the server; apart, since it changes twice after each edit and most of the screen does not. */
+export interface Saving {
   save: SaveState;
   /** Changes not yet on the server. */
   unsaved: number;
@@ -61,13 +65,12 @@ export class PlanStore {
   private failures = 0;
   private cancelRetry: () => void = () => undefined;
   private listeners = new Set<() => void>();
-  private evaluated: {
-    plan: Plan;
-    units: UnitSystem;
-    evaluation: Evaluation;
-    before: Evaluation | null;
-  } | null = null;
-  private view: PlanView;
+  /** What `shown` is made from. */
+  private evaluated: { draft: Draft; units: UnitSystem } | null = null;
+  /** The last step that was done here, and what it was done to. */
+  private stepped: { from: Draft; to: Draft } | null = null;
+  private shown: PlanShown;
+  private saving: Saving;
 
   constructor(
     readonly tripId: string,
@@ -77,14 +80,16 @@ export class PlanStore {
   ) {
     this.saved = initial;
     this.draft = initial.draft;
-    this.view = this.makeView();
+    this.shown = this.makeShown();
+    this.saving = this.makeSaving();
   }
 
   readonly subscribe = (listener: () => void): (() => void) => {
     this.listeners.add(listener);
     return () => this.listeners.delete(listener);
   };
-  readonly getView = (): PlanView => this.view;
+  readonly getShown = (): PlanShown => this.shown;
+  readonly getSaving = (): Saving => this.saving;
 
   /** Takes up what an earlier life of this tab could not save. Call once in the browser. */
   start(): void {
@@ -135,6 +140,7 @@ export class PlanStore {
       this.changed();
       return false;
     }
+    this.stepped = change.op === 'undo' ? null : { from: this.draft, to: next.value };
     this.draft = next.value;
     this.queue.push(change);
     this.problem = null;
@@ -276,30 +282,31 @@ export class PlanStore {
   }
 
   private changed(): void {
-    this.view = this.makeView();
+    this.shown = this.makeShown();
+    this.saving = this.makeSaving();
     for (const listener of this.listeners) listener();
   }
 
-  private makeView(): PlanView {
-    const { plan } = this.draft;
-    if (this.evaluated?.plan !== plan || this.evaluated.units !== this.units) {
-      const format = formatterFor(this.units);
-      const last = this.draft.done.at(-1);
-      const back = last ? applyEdit(plan, last.inverse) : null;
-      this.evaluated = {
-        plan,
-        units: this.units,
-        evaluation: evaluate(plan, format),
-        before: back?.ok ? evaluate(back.value.plan, format) : null,
-      };
-    }
-    return {
-      draft: this.draft,
-      evaluation: this.evaluated.evaluation,
-      before: this.evaluated.before,
-      save: this.save,
-      unsaved: this.queue.length,
-      problem: this.problem,
-    };
+  private makeShown(): PlanShown {
+    const { draft, units, evaluated } = this;
+    if (evaluated?.draft === draft && evaluated.units === units) return this.shown;
+    const format = formatterFor(units);
+    const { plan } = draft;
+    const known = evaluated?.units === units ? evaluated : null;
+    const evaluation = known?.draft.plan === plan ? this.shown.evaluation : evaluate(plan, format);
+    const last = draft.done.at(-1);
+    // Most often the last step was done to what was shown until now.
+    const isNext = known !== null && this.stepped?.to === draft && this.stepped.from === known.draft;
+    const back = last && !isNext ? applyEdit(plan, last.inverse) : null;
+    const before = isNext ? this.shown.evaluation : back?.ok ? evaluate(back.value.plan, format) : null;
+    this.evaluated = { draft, units };
+    return { draft, evaluation, before };
+  }
+
+  private makeSaving(): Saving {
+    const { save, problem, saving } = this;
+    const unsaved = this.queue.length;
+    const same = saving?.save === save && saving.unsaved === unsaved && saving.problem === problem;
+    return same ? saving : { save, unsaved, problem };
   }
 }

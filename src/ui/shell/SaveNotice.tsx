@@ -2,7 +2,7 @@
 
 import { Button } from '@mantine/core';
 import { useState } from 'react';
-import { usePlan } from '@/ui/plan/PlanProvider';
+import { usePlanContext, useSaving } from '@/ui/plan/PlanProvider';
 import { signIn } from '@/ui/shell/signIn';
 import styles from './SaveNotice.module.css';
 
@@ -10,7 +10,7 @@ const changes = (n: number): string => (n === 1 ? '1 change' : `${n} changes`);
 
 /** Whether what was done is on the server, in a few words; always in the same place. */
 export function SaveState() {
-  const { save, unsaved } = usePlan();
+  const { save, unsaved } = useSaving();
   const text =
     save.kind === 'saved'
       ? 'Saved'
@@ -26,7 +26,8 @@ export function SaveState() {
 
 /** What stands between the rider's changes and the server, and what to do about it. */
 export function SaveNotice() {
-  const { save, unsaved, problem, store } = usePlan();
+  const { store } = usePlanContext();
+  const { save, unsaved, problem } = useSaving();
   const [busy, setBusy] = useState(false);
   const during = async (work: () => Promise<unknown>) => {
     setBusy(true);
