@@ -15,7 +15,7 @@ import { LoadState } from './state';
  * Rounds of one search: a number, not seconds, so that a seed gives the same load anywhere. One to two seconds of one
  * thread for 60 to 120 things; what is best so far is told on the way (`npm run bench:load -- --fit`).
  */
-export const ROUNDS = 40;
+export const ROUNDS = 50;
 
 /**
  * The first rounds move anything, and find the rough shape, which later ones seldom change: so the search starts several
@@ -31,10 +31,10 @@ const DEARER_AT_FIRST = 2;
  * Each later round moves only what lies in some of the compartments and on the floor, which fewer moves search much more
  * closely: a share of the compartments, from the least to the most.
  */
-const LEAST_OPEN = 0.3;
-const MOST_OPEN = 0.65;
+const LEAST_OPEN = 0.6;
+const MOST_OPEN = 1;
 const HOTS_OF_PART = [15, 5, 15] as const;
-const MOVES_OF_PART = 72_000;
+const MOVES_OF_PART = 50_000;
 const COLD = 0.1;
 /** A load that does not lie and is further from the best than this is not led to one that does. */
 const WORTH_SETTLING = 1.03;
