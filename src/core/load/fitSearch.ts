@@ -12,7 +12,7 @@ import { somePlaces } from './somePlaces';
 import { LoadState } from './state';
 
 /**
- * Rounds of one search: a number, not seconds, so that a seed gives the same load anywhere. One to two seconds of one
+ * Rounds of one search: a number, not seconds, so that a seed gives the same load anywhere. About a second of one
  * thread for 60 to 120 things; what is best so far is told on the way (`npm run bench:load -- --fit`).
  */
 export const ROUNDS = 50;
@@ -28,8 +28,8 @@ const MOVES_OF_ALL = 96_000;
 /** In them what is needed most costs so many times as much to leave: once it is out it seldom comes in again. */
 const DEARER_AT_FIRST = 2;
 /**
- * Each later round moves only what lies in some of the compartments and on the floor, which fewer moves search much more
- * closely: a share of the compartments, from the least to the most.
+ * Each later round moves only what lies in most of the compartments and on the floor, which fewer moves search as closely:
+ * a share of the compartments, from the least to the most.
  */
 const LEAST_OPEN = 0.6;
 const MOST_OPEN = 1;
