@@ -1,7 +1,8 @@
 // npm run bench:load -- [--seed S] [--things N] [--seconds T]: our search against the HiGHS solver on one instance,
 // side by side on the same volume-only objective. Prints one JSON line. With 0 seconds HiGHS is left out.
 // With --fit: the whole engine with geometry instead, by itself, a search of each seed in a process of its own; the best after
-// 0.1, 1, 3 and T seconds, and of each alone. With --warm they have loaded another kit before, as the board's workers have.
+// 0.1, 1, 3 and T seconds, and of each alone. With --warm own they have looked for a load of the kit for half a second before,
+// as the board's workers do when it is opened; with --warm other for one of another kit, so that only the code is warm.
 import { fork } from 'node:child_process';
 import { once } from 'node:events';
 import { parseArgs } from 'node:util';
@@ -14,7 +15,7 @@ import { brokenRules, objectiveOf } from '@/core/load/objective';
 import { searchByVolume } from '@/core/load/search';
 import { randomThings, samplePlan } from '@/core/plan/samples';
 import { seededRandom } from '@/core/random';
-import type { FitCourse, FitTask } from './lib/fitProcess';
+import type { FitCourse, FitTask, Warmth } from './lib/fitProcess';
 import { milpText } from './lib/milp';
 
 const { values } = parseArgs({
@@ -24,10 +25,12 @@ const { values } = parseArgs({
     seconds: { type: 'string', default: '60' },
     moves: { type: 'string' },
     fit: { type: 'boolean', default: false },
-    warm: { type: 'boolean', default: false },
+    warm: { type: 'string', default: 'cold' },
   },
 });
 const [seed, things, seconds] = [Number(values.seed), Number(values.things), Number(values.seconds)];
+const warm = values.warm as Warmth;
+if (!['cold', 'own', 'other'].includes(warm)) throw new Error('--warm takes own or other.');
 const plan = samplePlan({ bags: [...DEMO_BAGS], things: randomThings(seededRandom(seed), things) });
 const compileStarted = performance.now();
 const instance = compileInstance(plan);
@@ -55,7 +58,7 @@ if (values.fit) {
 /** The engine with geometry: a search of each seed by itself, begun at once, as the board's workers are. */
 async function byFit() {
   const searches = seedsOf(1).map((searchSeed) => {
-    const task: FitTask = { seed, searchSeed, things, seconds, warm: values.warm };
+    const task: FitTask = { seed, searchSeed, things, seconds, warm };
     return fork(new URL('./lib/fitProcess.ts', import.meta.url), [JSON.stringify(task)], {
       execArgv: ['--import', 'tsx'],
     });

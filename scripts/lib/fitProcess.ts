@@ -3,7 +3,7 @@
 import { DEMO_BAGS } from '@/core/demo/bags';
 import { searchLoad } from '@/core/load/fitSearch';
 import { compileInstance } from '@/core/load/instance';
-import { judged, loader } from '@/core/load/loader';
+import { judged, loader, WARM_EFFORT } from '@/core/load/loader';
 import { randomThings, samplePlan } from '@/core/plan/samples';
 import { seededRandom } from '@/core/random';
 
@@ -14,8 +14,10 @@ export interface FitTask {
   searchSeed: number;
   things: number;
   seconds: number;
-  warm: boolean;
+  /** What it has looked for a load of before: nothing, this kit as the board's workers have, or another one. */
+  warm: Warmth;
 }
+export type Warmth = 'cold' | 'own' | 'other';
 /** What it found: milliseconds and points of each better load; `firstMs` when there was one at all. */
 export interface FitCourse {
   firstMs: number;
@@ -26,8 +28,10 @@ export interface FitCourse {
 const { seed, searchSeed, things, seconds, warm } = JSON.parse(process.argv[2]!) as FitTask;
 const kit = (kitSeed: number, n: number) =>
   samplePlan({ bags: [...DEMO_BAGS], things: randomThings(seededRandom(kitSeed), n) });
-if (warm) for (const step of loader(kit(99, 60), { effort: 0.12 })) void step;
-const instance = compileInstance(kit(seed, things));
+const plan = kit(seed, things);
+if (warm !== 'cold')
+  for (const step of loader(warm === 'own' ? plan : kit(99, 60), { effort: WARM_EFFORT })) void step;
+const instance = compileInstance(plan);
 process.once('message', () => {
   const started = performance.now();
   const course: FitCourse = { firstMs: 0, better: [], rounds: 0 };

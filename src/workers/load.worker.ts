@@ -1,5 +1,11 @@
 import { expose } from 'comlink';
-import { loader, type LoaderProgress, type LoadOptions, type LoadProposal } from '@/core/load/loader';
+import {
+  loader,
+  WARM_EFFORT,
+  type LoaderProgress,
+  type LoadOptions,
+  type LoadProposal,
+} from '@/core/load/loader';
 import { smallestChange, type SmallestChange } from '@/core/load/smallestChange';
 import type { Plan } from '@/core/plan/plan';
 import { shareUnchanged } from '@/core/plan/shareUnchanged';
@@ -21,9 +27,6 @@ let last: Plan | null = null;
 /** The same objects for the same things as in the last question: what is remembered of them still holds. */
 const known = (plan: Plan): Plan => (last = shareUnchanged(plan, last));
 
-/** Share of a search after which the engine has compiled it: about a third of a second of its time. */
-const WARM = 0.12;
-
 /** The loader in a thread of its own. What is asked anew, or told to rest, answers null to what was asked before. */
 const api = {
   load: (
@@ -35,7 +38,7 @@ const api = {
     ask(smallestChange(known(plan)), onProgress),
   /** Looks for a load that nobody asked for, so that the next is found at once. */
   warm: async (plan: Plan): Promise<void> =>
-    void (await ask(loader(known(plan), { effort: WARM }), () => undefined)),
+    void (await ask(loader(known(plan), { effort: WARM_EFFORT }), () => undefined)),
   stop,
   rest,
 };

@@ -20,6 +20,9 @@ export interface LoadOptions {
   effort?: number;
 }
 
+/** So short a search, for nobody, has the engine compile all it takes: about half a second of a new thread. */
+export const WARM_EFFORT = 0.12;
+
 /** What the loader proposes, with its reasons. Nothing is changed until its edit is applied. */
 export interface LoadProposal {
   edit: Edit;
