@@ -117,14 +117,15 @@ function sharePlainly(chamber: Chamber, placed: readonly Lying[]): number {
         const [x, y, z] = at as [number, number, number];
         const taken = placed.some(
           (one) =>
-            x >= one.u0 &&
-            x < one.u1 &&
-            y >= one.v0 &&
-            y < one.v1 &&
-            z >= one.w0 &&
-            z < one.w1 &&
+            x >= one.u0 - 1e-6 &&
+            x < one.u1 - 1e-6 &&
+            y >= one.v0 - 1e-6 &&
+            y < one.v1 - 1e-6 &&
+            z >= one.w0 - 1e-6 &&
+            z < one.w1 - 1e-6 &&
             (!one.upright ||
-              Math.hypot(y - (one.v0 + one.v1) / 2, z - (one.w0 + one.w1) / 2) <= (one.v1 - one.v0) / 2),
+              Math.hypot(y - (one.v0 + one.v1) / 2, z - (one.w0 + one.w1) / 2) ** 2 <=
+                ((one.v1 - one.v0) / 2) ** 2 + 1e-6),
         );
         if (Math.abs(z) <= chamber.across(x, x, y, y) && !taken) free.add(`${a},${b},${c}`);
       }
@@ -446,7 +447,8 @@ describe('against trying everything', () => {
         some += Number(lying.length > 0);
         part += Number(share < 1);
       }),
-      { numRuns: 40 },
+      // In the example a thing ends just at the middle of a row of cells.
+      { numRuns: 40, examples: [[4_913_262]] },
     );
     expect(some).toBeGreaterThan(20);
     expect(part).toBeGreaterThan(0);

@@ -146,11 +146,13 @@ function ones(bits: number): number {
   return Math.imul((x + (x >>> 4)) & 0x0f0f_0f0f, 0x0101_0101) >>> 24;
 }
 
+/** A middle so near to an edge, in millimetres, is on it, however the two were rounded. */
+const ON_EDGE = 1e-6;
 /** Cells whose middles lie between two places: from the first to before the last. */
 const firstCell = (low: number, origin: number, size: number): number =>
-  Math.max(0, Math.ceil((low - origin) / size - 0.5));
+  Math.max(0, Math.ceil((low - ON_EDGE - origin) / size - 0.5));
 const endCell = (high: number, origin: number, size: number, n: number): number =>
-  Math.min(n, Math.ceil((high - origin) / size - 0.5));
+  Math.min(n, Math.ceil((high - ON_EDGE - origin) / size - 0.5));
 
 function takeOut(chamber: Chamber, grid: Grid, open: Int32Array, lying: Lying): void {
   const { nu, nv, nw, cell } = grid;
@@ -166,7 +168,7 @@ function takeOut(chamber: Chamber, grid: Grid, open: Int32Array, lying: Lying): 
       let taken = 0;
       for (let iw = w0; iw < w1; iw += 1) {
         const dw = originW + (iw + 0.5) * cell[2] - mw;
-        if (!lying.upright || dv * dv + dw * dw <= r * r) taken |= 1 << iw;
+        if (!lying.upright || dv * dv + dw * dw <= r * r + ON_EDGE) taken |= 1 << iw;
       }
       open[iu * nv + iv]! &= ~taken;
     }

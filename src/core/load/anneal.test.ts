@@ -157,7 +157,7 @@ describe('the annealing', () => {
   });
 
   test('what is dear to leave goes in, what is free to leave stays, from the next start on', () => {
-    const instance = instanceOf(3, 110);
+    const instance = instanceOf(4, 140);
     const free = Array.from({ length: instance.n }, (_, i) => i);
     const annealer = new Annealer(instance, free, 0, seededRandom(3));
     const found = () => {

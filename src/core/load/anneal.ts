@@ -25,6 +25,11 @@ export interface Schedule {
 
 export interface AnnealOptions {
   /**
+   * Share of the moves that are exchanges, 0 to 1; the rest move one thing alone. Measured: with 0.82 a search by fit ends
+   * 0.002 nearer to the best known, but one by litres then misses the optimum of some small kits, which with 0.64 it finds.
+   */
+  swaps?: number;
+  /**
    * Millilitres of stiff things each compartment may hold, beside its litres; read anew at each start. What is beyond is
    * over as other litres are.
    */
@@ -62,7 +67,7 @@ export class Annealer {
     free: readonly number[],
     overMl: number,
     private readonly random: Random,
-    { stiffCapacityMl = null, roomMl = null }: AnnealOptions = {},
+    { swaps = 0.64, stiffCapacityMl = null, roomMl = null }: AnnealOptions = {},
   ) {
     const { points, ...tables } = tablesOf(instance, free);
     const { press, spread, apart, pair, fair } = pricesOf(instance.weights);
@@ -78,6 +83,7 @@ export class Annealer {
         systems: S,
         byStiff: stiffCapacityMl ? 1 : 0,
         closes: overMl + 1e-6,
+        swaps: Math.round(swaps * 65_536),
         bodyLimitG: instance.bodyLimitG,
         balanceWeight: instance.weights.balance,
         press,

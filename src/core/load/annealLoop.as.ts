@@ -163,9 +163,7 @@ class Thing {
 
 /** Moves between two steps of heat and price: often enough to be smooth, seldom enough to cost nothing. */
 export const STEP: i32 = 64;
-/** Share of the moves that bring something back from where the thing goes; the rest move one thing alone. In 65536ths. */
-const SWAPS: i32 = 54_000;
-/** Share of the swaps that take a third thing along where that is cheaper, and of those a fourth. */
+/** Share of the swaps that take a third thing along where that is cheaper, and of those a fourth. In 65536ths. */
 const THIRDS: i32 = 57_000;
 const FOURTHS: i32 = 32_000;
 /** What any cost in points stays above zero by, once it is added. */
@@ -184,6 +182,8 @@ export let riders: i32 = 0;
 export let systems: i32 = 0;
 export let byStiff: i32 = 0;
 export let closes: f64 = 0;
+/** Share of the moves that bring something back from where the thing goes; the rest move one thing alone. In 65536ths. */
+export let swaps: i32 = 0;
 export let bodyLimitG: f64 = 0;
 export let balanceWeight: f64 = 0;
 export let press: f64 = 0;
@@ -484,7 +484,7 @@ export function run(moves: i32): void {
     let dv = i.needMl;
     let change = i.points[cb] - i.points[ca];
     x = draw(x);
-    if ((x & 0xffff) < SWAPS && b.count > 0) {
+    if ((x & 0xffff) < swaps && b.count > 0) {
       k = b.at(((x >>> 16) * b.count) >>> 16);
       x = draw(x);
       const other = b.at(((x & 0xffff) * b.count) >>> 16);

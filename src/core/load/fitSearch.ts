@@ -36,6 +36,8 @@ const MOST_OPEN = 1;
 const HOTS_OF_PART = [15, 5, 15] as const;
 const MOVES_OF_PART = 50_000;
 const COLD = 0.1;
+/** Share of the moves that are exchanges. */
+const SWAPS = 0.82;
 /** A load that does not lie and is further from the best than this is not led to one that does. */
 const WORTH_SETTLING = 1.03;
 /** A load further from the best than this is not improved any more. */
@@ -120,7 +122,11 @@ export function* searchLoad(
   const learnedMl = instance.capacityMl.map((ml) => STIFF_AT_FIRST * ml);
   const stiffCapacityMl = learnedMl.slice();
   const roomMl = instance.capacityMl.slice();
-  const annealer = new Annealer(loose, free, pinnedOverMl(loose), random, { stiffCapacityMl, roomMl });
+  const annealer = new Annealer(loose, free, pinnedOverMl(loose), random, {
+    swaps: SWAPS,
+    stiffCapacityMl,
+    roomMl,
+  });
   for (const { i, k, j } of clashesOf(instance)) annealer.forbid(j, [i, k]);
   const lead = new Lead(fitted, annealer, needed);
   lead.makeNeededDearer(DEARER_AT_FIRST);
