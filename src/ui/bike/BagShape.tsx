@@ -7,6 +7,8 @@ interface Props {
   bag: DrawnBag;
   texture: string;
   selected: boolean;
+  /** Its middle lies behind the wheel or another bag, where letters would be cut in half. */
+  covered?: boolean;
   onSelect?: (bagId: string) => void;
   slide?: {
     alongMm: number;
@@ -27,7 +29,7 @@ const STEPS: Record<string, number> = {
 };
 
 /** One bag: its outline, how full it is, its letters. Where it can be slid it is a slider, by pointer and by keys. */
-export function BagShape({ bag, texture, selected, onSelect, slide }: Props) {
+export function BagShape({ bag, texture, selected, covered = false, onSelect, slide }: Props) {
   const percent = `${Math.round(bag.share * 100)} %`;
   const keys = (event: KeyboardEvent) => {
     const step = STEPS[event.key];
@@ -67,13 +69,15 @@ export function BagShape({ bag, texture, selected, onSelect, slide }: Props) {
       <polygon points={path(bag.outline)} className={styles.cloth} />
       {bag.filled.length > 2 && <polygon points={path(bag.filled)} fill={`url(#${texture})`} />}
       <polygon points={path(bag.outline)} className={styles.seam} />
-      <text x={bag.label.x} y={-bag.label.z + 2} className={styles.letter}>
-        {bag.letters}
-        {!bag.closes && ' ✕'}
-        <tspan x={bag.label.x} dy={34} className={styles.percent}>
-          {percent}
-        </tspan>
-      </text>
+      {!covered && (
+        <text x={bag.label.x} y={-bag.label.z + 2} className={styles.letter}>
+          {bag.letters}
+          {!bag.closes && ' ✕'}
+          <tspan x={bag.label.x} dy={34} className={styles.percent}>
+            {percent}
+          </tspan>
+        </text>
+      )}
     </g>
   );
 }

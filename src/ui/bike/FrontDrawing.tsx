@@ -23,12 +23,13 @@ export const FrontDrawing = memo(function FrontDrawing({ facts, selected, onSele
   const drawing = useMemo(() => frontDrawingOf(facts), [facts]);
   const texture = useId();
   const { frame, groundZ, bar, free, knees, pedals } = drawing;
-  const shape = (bag: DrawnBag) => (
+  const shape = (bag: DrawnBag, covered: boolean) => (
     <BagShape
       key={bag.bagId}
       bag={bag}
       texture={texture}
       selected={selected === bag.bagId}
+      covered={covered}
       onSelect={onSelect}
     />
   );
@@ -56,7 +57,7 @@ export const FrontDrawing = memo(function FrontDrawing({ facts, selected, onSele
           className={styles.crank}
         />
       </g>
-      {drawing.behind.map(shape)}
+      {drawing.behind.map((bag) => shape(bag, true))}
       <g aria-hidden="true">
         <polygon points={path(drawing.tyre)} className={styles.tread} />
         {drawing.fork.map((leg, i) => (
@@ -72,7 +73,7 @@ export const FrontDrawing = memo(function FrontDrawing({ facts, selected, onSele
           strokeWidth={26}
         />
       </g>
-      {drawing.ahead.map(shape)}
+      {drawing.ahead.map((bag) => shape(bag, false))}
       <g className={styles.dimensions}>
         {[
           { name: 'free for hands', line: free },
