@@ -40,8 +40,11 @@ export default tseslint.config(
     files: ['scripts/**', 'tests/**'],
     rules: { 'no-console': 'off', 'react-hooks/rules-of-hooks': 'off', 'no-empty-pattern': 'off' },
   },
-  // Variables that the caller of a compiled loop sets from outside.
-  { files: ['**/*.as.ts'], rules: { 'prefer-const': 'off' } },
+  // Variables that the caller of a compiled loop sets from outside; and AssemblyScript has no imports of types.
+  {
+    files: ['**/*.as.ts'],
+    rules: { 'prefer-const': 'off', '@typescript-eslint/consistent-type-imports': 'off' },
+  },
   { files: ['**/*.cjs'], rules: { '@typescript-eslint/no-require-imports': 'off' } },
   prettier,
 );

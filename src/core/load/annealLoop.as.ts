@@ -3,163 +3,35 @@
  *
  * It is handed the tables (`AnnealTables`) as arrays, and makes records of them: all that a move reads of a thing, or of a
  * place, lies together, and a thing is where its record is. Measured against arrays side by side: little more
- * than half the time.
+ * than half the time (annealRecords.as.ts).
  */
 
-/** Numbers in a row somewhere in memory; whoever sets the pointer knows how many. */
-@unmanaged
-class Row<T> {
-  @inline
-  @operator('[]')
-  get(i: i32): T {
-    return load<T>(changetype<usize>(this) + ((<usize>i) << alignof<T>()));
-  }
+import {
+  Bag,
+  Bytes,
+  Floats,
+  Ints,
+  Place,
+  Rider,
+  System,
+  Thing,
+  Things,
+  overs,
+  press,
+  two,
+} from './annealRecords.as';
 
-  @inline
-  @operator('[]=')
-  set(i: i32, value: T): void {
-    store<T>(changetype<usize>(this) + ((<usize>i) << alignof<T>()), value);
-  }
-}
-type Floats = Row<f64>;
-/** Whole numbers, or pointers. */
-type Ints = Row<i32>;
-/** A set of things: a bit each. */
-type Things = Row<i64>;
-
-/** Small whole numbers somewhere in memory: flags and counts below 256. */
-@unmanaged
-class Bytes {
-  @inline
-  @operator('[]')
-  get(i: i32): i32 {
-    return load<u8>(changetype<usize>(this) + <usize>i);
-  }
-}
-
-@unmanaged
-class Bag {
-  massG: f64;
-  limitG: f64;
-}
-
-@unmanaged
-class Rider {
-  left: f64;
-  load: f64;
-  front: f64;
-  tail: f64;
-  body: f64;
-  balanced: f64;
-  share: f64;
-  fairG: f64;
-  baseG: f64;
-  bareFrontShare: f64;
-
-  /** Balance and fairness of one who carries `load` on the bike, which counts in it, and `body`. */
-  balance(leftG: f64, loadG: f64, frontG: f64, tailKgM: f64, bodyG: f64): f64 {
-    const shift = frontG - this.bareFrontShare * loadG;
-    const unfair = loadG - this.baseG + bodyG - this.fairG;
-    const size = abs(leftG);
-    const sides = size * sidePrice + (size > sideFreeG ? (size - sideFreeG) * sideOverPrice : 0);
-    const tails = tailKgM > tailFreeKgM ? tailOverPrice * (tailKgM - tailFreeKgM) : 0;
-    return balanceWeight * (sides + tails + this.share * abs(shift)) + (unfair > 0 ? fairPoints * unfair : 0);
-  }
-}
-
-/** A compartment, or the floor, which has the first record. */
-@unmanaged
-class Place {
-  volume: f64;
-  capacity: f64;
-  /** Millilitres that may be filled: its capacity, or less. */
-  room: f64;
-  comfort: f64;
-  stiff: f64;
-  stiffCapacity: f64;
-  mass: f64;
-  limit: f64;
-  side: f64;
-  tailM: f64;
-  frontShare: f64;
-  onBody: f64;
-  onBike: f64;
-  bag: Bag;
-  /** None for the floor, which is nobody's. */
-  rider: Rider;
-  mirror: Place;
-  index: i32;
-  mask: i32;
-  isOpen: i32;
-  /** Which free things are in it, in no order: for drawing one. */
-  inside: Ints;
-  count: i32;
-  /** Points that balance and fairness change at most for each gram that goes from here to another. */
-  steep: Floats;
-  /** By thing, with which others it does not lie in here: one set after the other; and whether there is any such pair. */
-  clashing: Things;
-  mayClash: i32;
-  /** What is in here; and of the pairs in it that do not lie together, the sum of the smaller ones' millilitres. */
-  held: Things;
-  clashMl: f64;
-  /** Larger sets that do not lie in here, one after the other, with the millilitres of each; and those that are in. */
-  cuts: Things;
-  cutsMl: Floats;
-  cutCount: i32;
-  cutMl: f64;
-  /** What is over in it now: millilitres beyond its room; all others, of stiff things and clashes; points of pressing. */
-  overRoomMl: f64;
-  otherOverMl: f64;
-  pressed: f64;
-
-  /** Tells anew what is over. */
-  weigh(): void {
-    this.overRoomMl = atLeast0(this.volume - this.room);
-    this.otherOverMl = atLeast0(this.stiff - this.stiffCapacity) + this.clashMl + this.cutMl;
-    this.pressed = press * atLeast0(this.comfort - this.capacity);
-  }
-
-  @inline
-  conflicts(): i32 {
-    return conflicts[this.mask];
-  }
-
-  @inline
-  at(p: i32): Thing {
-    return changetype<Thing>(this.inside[p]);
-  }
-}
-
-/** How often a system is in each place, and in how many places it is at all. */
-@unmanaged
-class System {
-  bit: i32;
-  spread: i32;
-  present: Ints;
-}
-
-@unmanaged
-class Thing {
-  needMl: f64;
-  comfortMl: f64;
-  stiffMl: f64;
-  massG: f64;
-  place: Place;
-  /** Where in the list of its place it is. */
-  seat: i32;
-  /** The other of its pair, or none. */
-  pair: Thing;
-  system: System;
-  index: i32;
-  /** Its bit in a set of things, and which of the set's words has it. */
-  bit: i64;
-  word: i32;
-  isFree: i32;
-  choices: Ints;
-  choiceCount: i32;
-  points: Floats;
-  allowed: Bytes;
-}
+export {
+  balanceWeight,
+  press,
+  fairPoints,
+  sidePrice,
+  sideOverPrice,
+  sideFreeG,
+  tailOverPrice,
+  tailFreeKgM,
+  conflicts,
+} from './annealRecords.as';
 
 /** Moves between two steps of heat and price: often enough to be smooth, seldom enough to cost nothing. */
 export const STEP: i32 = 64;
@@ -185,17 +57,9 @@ export let closes: f64 = 0;
 /** Share of the moves that bring something back from where the thing goes; the rest move one thing alone. In 65536ths. */
 export let swaps: i32 = 0;
 export let bodyLimitG: f64 = 0;
-export let balanceWeight: f64 = 0;
-export let press: f64 = 0;
 export let spreadPoints: f64 = 0;
 export let apartPoints: f64 = 0;
 export let pairPoints: f64 = 0;
-export let fairPoints: f64 = 0;
-export let sidePrice: f64 = 0;
-export let sideOverPrice: f64 = 0;
-export let sideFreeG: f64 = 0;
-export let tailOverPrice: f64 = 0;
-export let tailFreeKgM: f64 = 0;
 export let needMl: Floats = changetype<Floats>(0);
 export let comfortMl: Floats = changetype<Floats>(0);
 export let stiffMl: Floats = changetype<Floats>(0);
@@ -222,7 +86,6 @@ export let words: i32 = 0;
 /** Places of each free thing, one thing's after the other's, with where they begin. */
 export let choices: Ints = changetype<Ints>(0);
 export let choicesFrom: Ints = changetype<Ints>(0);
-export let conflicts: Bytes = changetype<Bytes>(0);
 export let steep: Floats = changetype<Floats>(0);
 export let share: Floats = changetype<Floats>(0);
 export let fairG: Floats = changetype<Floats>(0);
@@ -661,26 +524,6 @@ export function run(moves: i32): void {
     }
   }
   bits = x;
-}
-
-// What is over at two ends, without a branch: which is no processor foresees, and engines make f64.max of branches.
-
-function two(x: f64, y: f64): v128 {
-  return f64x2.replace_lane(f64x2.splat(x), 1, y);
-}
-
-function atLeast0s(xy: v128): v128 {
-  return f64x2.pmax(xy, f64x2.splat(0));
-}
-
-function atLeast0(x: f64): f64 {
-  return f64x2.extract_lane(atLeast0s(f64x2.splat(x)), 0);
-}
-
-/** The sum of those above zero. */
-function overs(xy: v128): f64 {
-  const over = atLeast0s(xy);
-  return f64x2.extract_lane(over, 0) + f64x2.extract_lane(over, 1);
 }
 
 /** Puts a thing into a set, or takes it out. */

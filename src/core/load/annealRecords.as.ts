@@ -1,0 +1,191 @@
+/*
+ * The records of the annealing's loop (see annealLoop.as.ts), in AssemblyScript: what it knows of a thing, a place, a bag and a
+ * rider, and what is over in them at which price.
+ */
+
+// What anneal.ts sets; the loop hands it on.
+export let balanceWeight: f64 = 0;
+export let press: f64 = 0;
+export let fairPoints: f64 = 0;
+export let sidePrice: f64 = 0;
+export let sideOverPrice: f64 = 0;
+export let sideFreeG: f64 = 0;
+export let tailOverPrice: f64 = 0;
+export let tailFreeKgM: f64 = 0;
+/** By a set of systems, how many pairs in it are to be kept apart. */
+export let conflicts: Bytes = changetype<Bytes>(0);
+
+/** Numbers in a row somewhere in memory; whoever sets the pointer knows how many. */
+@unmanaged
+export class Row<T> {
+  @inline
+  @operator('[]')
+  get(i: i32): T {
+    return load<T>(changetype<usize>(this) + ((<usize>i) << alignof<T>()));
+  }
+
+  @inline
+  @operator('[]=')
+  set(i: i32, value: T): void {
+    store<T>(changetype<usize>(this) + ((<usize>i) << alignof<T>()), value);
+  }
+}
+export type Floats = Row<f64>;
+/** Whole numbers, or pointers. */
+export type Ints = Row<i32>;
+/** A set of things: a bit each. */
+export type Things = Row<i64>;
+
+/** Small whole numbers somewhere in memory: flags and counts below 256. */
+@unmanaged
+export class Bytes {
+  @inline
+  @operator('[]')
+  get(i: i32): i32 {
+    return load<u8>(changetype<usize>(this) + <usize>i);
+  }
+}
+
+@unmanaged
+export class Bag {
+  massG: f64;
+  limitG: f64;
+}
+
+@unmanaged
+export class Rider {
+  left: f64;
+  load: f64;
+  front: f64;
+  tail: f64;
+  body: f64;
+  balanced: f64;
+  share: f64;
+  fairG: f64;
+  baseG: f64;
+  bareFrontShare: f64;
+
+  /** Balance and fairness of one who carries `load` on the bike, which counts in it, and `body`. */
+  balance(leftG: f64, loadG: f64, frontG: f64, tailKgM: f64, bodyG: f64): f64 {
+    const shift = frontG - this.bareFrontShare * loadG;
+    const unfair = loadG - this.baseG + bodyG - this.fairG;
+    const size = abs(leftG);
+    const sides = size * sidePrice + (size > sideFreeG ? (size - sideFreeG) * sideOverPrice : 0);
+    const tails = tailKgM > tailFreeKgM ? tailOverPrice * (tailKgM - tailFreeKgM) : 0;
+    return balanceWeight * (sides + tails + this.share * abs(shift)) + (unfair > 0 ? fairPoints * unfair : 0);
+  }
+}
+
+/** A compartment, or the floor, which has the first record. */
+@unmanaged
+export class Place {
+  volume: f64;
+  capacity: f64;
+  /** Millilitres that may be filled: its capacity, or less. */
+  room: f64;
+  comfort: f64;
+  stiff: f64;
+  stiffCapacity: f64;
+  mass: f64;
+  limit: f64;
+  side: f64;
+  tailM: f64;
+  frontShare: f64;
+  onBody: f64;
+  onBike: f64;
+  bag: Bag;
+  /** None for the floor, which is nobody's. */
+  rider: Rider;
+  mirror: Place;
+  index: i32;
+  mask: i32;
+  isOpen: i32;
+  /** Which free things are in it, in no order: for drawing one. */
+  inside: Ints;
+  count: i32;
+  /** Points that balance and fairness change at most for each gram that goes from here to another. */
+  steep: Floats;
+  /** By thing, with which others it does not lie in here: one set after the other; and whether there is any such pair. */
+  clashing: Things;
+  mayClash: i32;
+  /** What is in here; and of the pairs in it that do not lie together, the sum of the smaller ones' millilitres. */
+  held: Things;
+  clashMl: f64;
+  /** Larger sets that do not lie in here, one after the other, with the millilitres of each; and those that are in. */
+  cuts: Things;
+  cutsMl: Floats;
+  cutCount: i32;
+  cutMl: f64;
+  /** What is over in it now: millilitres beyond its room; all others, of stiff things and clashes; points of pressing. */
+  overRoomMl: f64;
+  otherOverMl: f64;
+  pressed: f64;
+
+  /** Tells anew what is over. */
+  weigh(): void {
+    this.overRoomMl = atLeast0(this.volume - this.room);
+    this.otherOverMl = atLeast0(this.stiff - this.stiffCapacity) + this.clashMl + this.cutMl;
+    this.pressed = press * atLeast0(this.comfort - this.capacity);
+  }
+
+  @inline
+  conflicts(): i32 {
+    return conflicts[this.mask];
+  }
+
+  @inline
+  at(p: i32): Thing {
+    return changetype<Thing>(this.inside[p]);
+  }
+}
+
+/** How often a system is in each place, and in how many places it is at all. */
+@unmanaged
+export class System {
+  bit: i32;
+  spread: i32;
+  present: Ints;
+}
+
+@unmanaged
+export class Thing {
+  needMl: f64;
+  comfortMl: f64;
+  stiffMl: f64;
+  massG: f64;
+  place: Place;
+  /** Where in the list of its place it is. */
+  seat: i32;
+  /** The other of its pair, or none. */
+  pair: Thing;
+  system: System;
+  index: i32;
+  /** Its bit in a set of things, and which of the set's words has it. */
+  bit: i64;
+  word: i32;
+  isFree: i32;
+  choices: Ints;
+  choiceCount: i32;
+  points: Floats;
+  allowed: Bytes;
+}
+
+// What is over at two ends, without a branch: which is no processor foresees, and engines make f64.max of branches.
+
+export function two(x: f64, y: f64): v128 {
+  return f64x2.replace_lane(f64x2.splat(x), 1, y);
+}
+
+export function atLeast0s(xy: v128): v128 {
+  return f64x2.pmax(xy, f64x2.splat(0));
+}
+
+export function atLeast0(x: f64): f64 {
+  return f64x2.extract_lane(atLeast0s(f64x2.splat(x)), 0);
+}
+
+/** The sum of those above zero. */
+export function overs(xy: v128): f64 {
+  const over = atLeast0s(xy);
+  return f64x2.extract_lane(over, 0) + f64x2.extract_lane(over, 1);
+}
