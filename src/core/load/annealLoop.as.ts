@@ -13,6 +13,8 @@ import {
   Ints,
   Place,
   Rider,
+  Seats,
+  Singles,
   System,
   Thing,
   Things,
@@ -38,8 +40,11 @@ export const STEP: i32 = 64;
 /** Share of the swaps that take a third thing along where that is cheaper, and of those a fourth. In 65536ths. */
 const THIRDS: i32 = 57_000;
 const FOURTHS: i32 = 32_000;
-/** What any cost in points stays above zero by, once it is added. */
-const ABOVE_ZERO: f64 = 1e6;
+/** Points of an empty seat, beyond those of anything, so that none there is cheapest. */
+const NOBODY: f32 = -1e30;
+/** Seats looked at together, and their bytes. */
+const LANES: i32 = 4;
+const LINE: usize = 64;
 /** Bounds of the price of a millilitre that does not fit, in points, and its change each step. */
 const LOWEST_PRICE: f64 = 0.001;
 const HIGHEST_PRICE: f64 = 60;
@@ -56,6 +61,8 @@ export let byStiff: i32 = 0;
 export let closes: f64 = 0;
 /** Share of the moves that bring something back from where the thing goes; the rest move one thing alone. In 65536ths. */
 export let swaps: i32 = 0;
+/** So many points two things that change places may cost too much, for a third and fourth to make up for. */
+export let hope: f64 = 0;
 export let bodyLimitG: f64 = 0;
 export let spreadPoints: f64 = 0;
 export let apartPoints: f64 = 0;
@@ -81,7 +88,7 @@ export let riderOf: Ints = changetype<Ints>(0);
 export let mirror: Ints = changetype<Ints>(0);
 export let free: Ints = changetype<Ints>(0);
 export let freeCount: i32 = 0;
-/** Words of a set of things. */
+/** Words of a set of things, an even number. */
 export let words: i32 = 0;
 /** Places of each free thing, one thing's after the other's, with where they begin. */
 export let choices: Ints = changetype<Ints>(0);
@@ -124,6 +131,8 @@ let systemRecords: usize = 0;
 /** The free things a run moves. */
 let drawn: Ints = changetype<Ints>(0);
 let drawnCount: i32 = 0;
+/** Room for what a vector holds. */
+let lanes: usize = 0;
 /** What a place would hold after a part of a move. */
 let after: Things = changetype<Things>(0);
 let total: f64 = 0;
@@ -170,6 +179,7 @@ export function setUp(): void {
   systemRecords = room(<usize>(systems + 1) * offsetof<System>());
   drawn = changetype<Ints>(room((<usize>freeCount) << 2));
   after = changetype<Things>(room((<usize>words) << 3));
+  lanes = room((<usize>LANES) << 2);
   for (let k = 0; k <= bags; k += 1) bag(k).limitG = bagLimit[k];
   for (let r = 0; r < riders; r += 1) {
     const own = rider(r);
@@ -195,7 +205,8 @@ export function setUp(): void {
     own.bag = bag(bagOf[c]);
     if (c > 0) own.rider = rider(riderOf[c]);
     if (mirror[c] > 0) own.mirror = place(mirror[c]);
-    own.inside = changetype<Ints>(room((<usize>n) << 2));
+    own.seats = changetype<Seats>(room(<usize>((n + LANES - 1) / LANES) * LINE));
+    own.row = changetype<Singles>(room((<usize>(n + 1)) << 2));
     own.held = changetype<Things>(room((<usize>words) << 3));
     own.clashing = changetype<Things>(changetype<usize>(clashing) + ((<usize>(c * (n + 1) * words)) << 3));
     own.cuts = changetype<Things>(changetype<usize>(cuts) + ((<usize>(c * mostCuts * words)) << 3));
@@ -214,12 +225,11 @@ export function setUp(): void {
     own.system = systemAt(system[i]);
     if (pair[i] >= 0) own.pair = thing(pair[i]);
     own.points = changetype<Floats>(changetype<usize>(points) + ((<usize>(i * M)) << 3));
-    own.allowed = changetype<Bytes>(changetype<usize>(allowed) + <usize>(i * M));
   }
   for (let p = 0; p < freeCount; p += 1) {
     const own = thing(free[p]);
     const from = choicesFrom[p];
-    for (let c = 0; c < M; c += 1) if (!own.allowed[c]) own.points[c] = Infinity;
+    for (let c = 0; c < M; c += 1) if (!allowed[free[p] * M + c]) own.points[c] = Infinity;
     own.isFree = 1;
     own.choiceCount = choicesFrom[p + 1] - from;
     own.choices = changetype<Ints>(changetype<usize>(choices) + ((<usize>from) << 2));
@@ -256,6 +266,8 @@ export function start(): void {
     own.mayClash = mayClash[c];
     own.clashMl = 0;
     own.cutCount = cutCounts[c];
+    for (let p = 0; p < ((n + LANES - 1) & ~(LANES - 1)); p += 1) own.seats.at(p).points = NOBODY;
+    for (let i = 0; i < n; i += 1) own.row[i] = <f32>thing(i).points[c];
     memory.fill(changetype<usize>(own.held), 0, (<usize>words) << 3);
   }
   let sum: f64 = 0;
@@ -344,6 +356,12 @@ export function run(moves: i32): void {
     let o = NONE;
     let lTo: f64 = 0;
     let oTo: f64 = 0;
+    // Metropolis: a rise is taken with probability exp(−rise ÷ heat), so at most this much is, drawn beforehand.
+    x = draw(x);
+    const most = heat * logarithms[x >>> 20];
+    // What can be saved of what is over besides litres; and with those.
+    const rest = price * (a.otherOverMl + b.otherOverMl) + a.pressed + b.pressed;
+    const atMost = most + rest + price * (a.overRoomMl + b.overRoomMl) + hope;
     let dv = i.needMl;
     let change = i.points[cb] - i.points[ca];
     x = draw(x);
@@ -352,9 +370,9 @@ export function run(moves: i32): void {
       x = draw(x);
       const other = b.at(((x & 0xffff) * b.count) >>> 16);
       if (other.points[ca] - other.points[cb] < k.points[ca] - k.points[cb]) k = other;
-      if (!k.allowed[ca]) continue;
       dv -= k.needMl;
       change += k.points[ca] - k.points[cb];
+      if (change > atMost) continue;
       if (x >>> 16 < THIRDS) {
         x = draw(x);
         const back = dv > 0;
@@ -375,9 +393,6 @@ export function run(moves: i32): void {
     }
     const dm = i.massG - k.massG + lTo * l.massG + oTo * o.massG;
     let dOver = overs(two(a.volume - a.room - dv, b.volume - b.room + dv)) - a.overRoomMl - b.overRoomMl;
-    // Metropolis: a rise is taken with probability exp(−rise ÷ heat), so at most this much is, drawn beforehand.
-    x = draw(x);
-    const most = heat * logarithms[x >>> 20];
     const movers = 1 + <i32>(k !== NONE) + <i32>(l !== NONE) + <i32>(o !== NONE);
     const paired =
       (changetype<usize>(i.pair) |
@@ -391,7 +406,6 @@ export function run(moves: i32): void {
       <f64>movers * spreadPoints + apartPoints * <f64>clashes + (paired ? <f64>movers * pairPoints : 0);
     const balancing = a.steep[cb] * abs(dm);
     // At best nothing is pressed any more, and nothing over but litres: most moves end here.
-    const rest = price * (a.otherOverMl + b.otherOverMl) + a.pressed + b.pressed;
     if (change + price * dOver > most + spared + balancing + rest) continue;
 
     const dc = i.comfortMl - k.comfortMl + lTo * l.comfortMl + oTo * o.comfortMl;
@@ -438,16 +452,16 @@ export function run(moves: i32): void {
     }
     if (change > slack) continue;
 
-    const eitherMayClash = a.mayClash | b.mayClash;
-    let clashA: f64 = 0;
-    let clashB: f64 = 0;
-    if (eitherMayClash) {
-      clashA = a.mayClash ? clashAfter(a, i, k, l, o) : 0;
-      clashB = b.mayClash ? clashAfter(b, i, k, l, o) : 0;
-      dOver += clashA + clashB;
-      slack -= price * (clashA + clashB);
-      if (change > slack) continue;
-    }
+    // Only what is stiff clashes.
+    const mayClash = i.stiffMl + k.stiffMl + l.stiffMl + o.stiffMl > 0;
+    if (mayClash && a.mayClash) clashAfter(a, i, k, l, o);
+    else a.clashesStay();
+    if (mayClash && b.mayClash) clashAfter(b, i, k, l, o);
+    else b.clashesStay();
+    const clashMl = a.clashMlAfter + a.cutMlAfter + b.clashMlAfter + b.cutMlAfter;
+    dOver += clashMl;
+    slack -= price * clashMl;
+    if (change > slack) continue;
     if (paired) change += pairsChange(i, k, l, o, a, b);
     // The systems are counted as if the move were made, and put back where it is not.
     change += count(i, a, b);
@@ -492,12 +506,8 @@ export function run(moves: i32): void {
     exchange(k, a, b);
     exchange(l, a, b);
     exchange(o, a, b);
-    if (eitherMayClash) {
-      a.cutMl = cutsOf(a, a.held);
-      b.cutMl = cutsOf(b, b.held);
-      a.clashMl = clashA - a.cutMl;
-      b.clashMl = clashB - b.cutMl;
-    }
+    a.takeClashes();
+    b.takeClashes();
     a.weigh();
     b.weigh();
     a.bag.massG -= dm;
@@ -547,26 +557,31 @@ function clashOf(y: Thing, c: Place, set: Things): f64 {
   return ml;
 }
 
-/** The millilitres of what does not lie together in a place, pairs and larger sets, once each of these has gone or come. */
-function clashAfter(c: Place, i: Thing, k: Thing, l: Thing, o: Thing): f64 {
-  memory.copy(changetype<usize>(after), changetype<usize>(c.held), (<usize>words) << 3);
+/** Tells what does not lie together in a place, pairs and larger sets, once each of these has gone or come. */
+function clashAfter(c: Place, i: Thing, k: Thing, l: Thing, o: Thing): void {
+  for (let w = 0; w < words; w += 1) after[w] = c.held[w];
   let ml = c.clashMl;
   for (let part = 0; part < 4; part += 1) {
     const y = part === 0 ? i : part === 1 ? k : part === 2 ? l : o;
+    if (y.stiffMl === 0) continue;
     const others = clashOf(y, c, after);
     ml += (after[y.word] & y.bit) !== 0 ? -others : others;
     toggle(y, after);
   }
-  return ml + cutsOf(c, after);
+  c.clashMlAfter = ml;
+  c.cutMlAfter = cutsOf(c, after);
 }
 
-/** The millilitres of those larger sets that do not lie in a place and are all in a set. */
+/** The millilitres of those larger sets that do not lie in a place and are all in a set. Two words at once. */
 function cutsOf(c: Place, set: Things): f64 {
+  const bytes = (<usize>words) << 3;
   let ml: f64 = 0;
-  for (let k = 0; k < c.cutCount; k += 1) {
-    let missing: i64 = 0;
-    for (let w = 0; w < words; w += 1) missing |= c.cuts[k * words + w] & ~set[w];
-    if (missing === 0) ml += c.cutsMl[k];
+  let cut = changetype<usize>(c.cuts);
+  for (let k = 0; k < c.cutCount; k += 1, cut += bytes) {
+    let missing = i64x2.splat(0);
+    for (let at: usize = 0; at < bytes; at += 16)
+      missing = v128.or(missing, v128.andnot(v128.load(cut + at), v128.load(changetype<usize>(set) + at)));
+    if (!v128.any_true(missing)) ml += c.cutsMl[k];
   }
   return ml;
 }
@@ -578,7 +593,11 @@ function pairCost(at: Place, other: Place): f64 {
 
 function enter(i: Thing, c: Place): void {
   i.seat = c.count;
-  c.inside[c.count] = <i32>changetype<usize>(i);
+  const seat = c.seats.at(c.count);
+  seat.thing = i;
+  seat.needMl = <f32>i.needMl;
+  seat.points = c.row[i.index];
+  seat.offset = i.index << 2;
   c.count += 1;
   i.place = c;
   where[i.index] = c.index;
@@ -586,9 +605,14 @@ function enter(i: Thing, c: Place): void {
 
 function leave(i: Thing, c: Place): void {
   c.count -= 1;
-  const last = c.at(c.count);
-  c.inside[i.seat] = <i32>changetype<usize>(last);
-  last.seat = i.seat;
+  const last = c.seats.at(c.count);
+  const seat = c.seats.at(i.seat);
+  seat.thing = last.thing;
+  seat.needMl = last.needMl;
+  seat.points = last.points;
+  seat.offset = last.offset;
+  seat.thing.seat = i.seat;
+  last.points = NOBODY;
 }
 
 /** Counts a thing in another place: what that changes in how far its system is spread, in points. */
@@ -622,35 +646,48 @@ function count(i: Thing, from: Place, to: Place): f64 {
  * over at either end then, where `ml` more than now are in `from` and as much less in `to`. None where that is cheaper.
  * Each is looked at by three chances in four, from the bits of `x`, so that it is not always the same.
  *
- * Without branches: which is cheaper no processor foresees. Costs are compared by their bits, which order as they do while
- * above zero, since only whole numbers are chosen without a branch.
+ * Four at a time and in single precision, which for a choice is precise enough; and without branches, since which is cheaper
+ * no processor foresees.
  */
 function cheapest(from: Place, to: Place, ml: f64, x: i32, i: Thing, l: Thing): Thing {
-  const atFrom = (<usize>from.index) << 3;
-  const atTo = (<usize>to.index) << 3;
-  const before = two(price * (from.volume - from.room + ml), price * (to.volume - to.room - ml));
-  const each = two(-price, price);
-  let found = changetype<usize>(thing(n));
-  let least = reinterpret<i64>(ABOVE_ZERO + overs(before));
-  const first = changetype<usize>(from.inside);
-  for (let at = first + ((<usize>from.count) << 2); at > first;) {
-    at -= 4;
-    const y = <usize>load<u32>(at);
-    const points = <usize>load<u32>(y, offsetof<Thing>('points'));
-    const need = v128.load64_splat(y, offsetof<Thing>('needMl'));
-    const after = f64x2.add(before, f64x2.mul(each, need));
-    const cost = ABOVE_ZERO + load<f64>(points + atTo) - load<f64>(points + atFrom) + overs(after);
-    x = rotl<i32>(x, 1);
-    const isCheaper =
-      (<i32>(reinterpret<i64>(cost) < least)) &
-      (<i32>(y !== changetype<usize>(i))) &
-      (<i32>(y !== changetype<usize>(l))) &
-      (x | (x >>> 5)) &
-      1;
-    least = select<i64>(reinterpret<i64>(cost), least, isCheaper);
-    found = select<usize>(y, found, isCheaper);
+  const row = changetype<usize>(to.row);
+  const none = f32x4.splat(0);
+  const fromOver = f32x4.splat(<f32>(price * (from.volume - from.room + ml)));
+  const toOver = f32x4.splat(<f32>(price * (to.volume - to.room - ml)));
+  const each = f32x4.splat(<f32>price);
+  const first = i32x4.splat(<i32>changetype<usize>(i));
+  const second = i32x4.splat(<i32>changetype<usize>(l));
+  let bits = i32x4.mul(i32x4.splat(x), i32x4(1, 0x9e3779b1, 0x85ebca77, 0xc2b2ae3d));
+  // What it costs to take none is what any must be cheaper than.
+  let least = f32x4.add(f32x4.pmax(none, fromOver), f32x4.pmax(none, toOver));
+  let found = i32x4.splat(<i32>changetype<usize>(thing(n)));
+  let line = changetype<usize>(from.seats);
+  for (const last = line + ((<usize>from.count) << 4); line < last; line += LINE) {
+    const ys = v128.load(line);
+    const needs = f32x4.mul(each, v128.load(line, 16));
+    let points = v128.load32_zero(row + <usize>load<u32>(line, 48));
+    points = v128.load_lane<f32>(row + <usize>load<u32>(line, 52), points, 1);
+    points = v128.load_lane<f32>(row + <usize>load<u32>(line, 56), points, 2);
+    points = v128.load_lane<f32>(row + <usize>load<u32>(line, 60), points, 3);
+    const over = f32x4.add(
+      f32x4.pmax(none, f32x4.sub(fromOver, needs)),
+      f32x4.pmax(none, f32x4.add(toOver, needs)),
+    );
+    const cost = f32x4.add(f32x4.sub(points, v128.load(line, 32)), over);
+    const isLooked = i32x4.shr_s(v128.or(bits, i32x4.shl(bits, 5)), 31);
+    const isNeither = v128.or(i32x4.eq(ys, first), i32x4.eq(ys, second));
+    const isCheaper = v128.andnot(v128.and(f32x4.lt(cost, least), isLooked), isNeither);
+    bits = v128.or(i32x4.shl(bits, 1), i32x4.shr_u(bits, 31));
+    least = v128.bitselect(cost, least, isCheaper);
+    found = v128.bitselect(ys, found, isCheaper);
   }
-  return changetype<Thing>(found);
+  // The one of the four.
+  let all = f32x4.pmin(least, i32x4.shuffle(least, least, 2, 3, 0, 1));
+  all = f32x4.pmin(all, i32x4.shuffle(all, all, 1, 0, 3, 2));
+  v128.store(lanes, found);
+  return changetype<Thing>(
+    <usize>load<u32>(lanes + ((<usize>ctz<i32>(i32x4.bitmask(f32x4.eq(least, all)))) << 2)),
+  );
 }
 
 /** What the pairs of things i, k, l and o change in points where each of these goes from a to b or back. */

@@ -38,6 +38,8 @@ const MOVES_OF_PART = 50_000;
 const COLD = 0.1;
 /** Share of the moves that are exchanges. */
 const SWAPS = 0.82;
+/** So many points too dear two things may be that change places, for a third and fourth to make up for. */
+const HOPE = 4;
 /** A load that does not lie and is further from the best than this is not led to one that does. */
 const WORTH_SETTLING = 1.03;
 /** A load further from the best than this is not improved any more. */
@@ -124,6 +126,7 @@ export function* searchLoad(
   const roomMl = instance.capacityMl.slice();
   const annealer = new Annealer(loose, free, pinnedOverMl(loose), random, {
     swaps: SWAPS,
+    hope: HOPE,
     stiffCapacityMl,
     roomMl,
   });
