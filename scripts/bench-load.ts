@@ -1,8 +1,8 @@
 // npm run bench:load -- [--seed S] [--things N] [--seconds T]: our search against the HiGHS solver on one instance,
 // side by side on the same volume-only objective. Prints one JSON line. With 0 seconds HiGHS is left out.
 // With --fit: the whole engine with geometry instead, by itself, a search of each seed in a process of its own; the best after
-// 0.1, 1, 3 and T seconds, and of each alone. With --warm own they have looked for a load of the kit for half a second before,
-// as the board's workers do when it is opened; with --warm other for one of another kit, so that only the code is warm.
+// 0.1, 1, 3 and T seconds, and of each alone. With --warm own they have looked for a load of the kit before, as the board's
+// workers do when it is opened; with --warm other for one of another kit of as many things, so that only the code is warm.
 import { fork } from 'node:child_process';
 import { once } from 'node:events';
 import { parseArgs } from 'node:util';

@@ -14,7 +14,7 @@ export interface FitTask {
   searchSeed: number;
   things: number;
   seconds: number;
-  /** What it has looked for a load of before: nothing, this kit as the board's workers have, or another one. */
+  /** What it has looked for a load of before: nothing, this kit as the board's workers have, or another of as many. */
   warm: Warmth;
 }
 export type Warmth = 'cold' | 'own' | 'other';
@@ -30,7 +30,8 @@ const kit = (kitSeed: number, n: number) =>
   samplePlan({ bags: [...DEMO_BAGS], things: randomThings(seededRandom(kitSeed), n) });
 const plan = kit(seed, things);
 if (warm !== 'cold')
-  for (const step of loader(warm === 'own' ? plan : kit(99, 60), { effort: WARM_EFFORT })) void step;
+  for (const step of loader(warm === 'own' ? plan : kit(99, things), { seed: searchSeed, effort: WARM_EFFORT }))
+    void step;
 const instance = compileInstance(plan);
 process.once('message', () => {
   const started = performance.now();

@@ -36,9 +36,9 @@ const api = {
   ): Promise<LoadProposal | null> => ask(loader(known(plan), options), onProgress),
   smallestChange: (plan: Plan, onProgress: (done: number) => void): Promise<SmallestChange | null> =>
     ask(smallestChange(known(plan)), onProgress),
-  /** Looks for a load that nobody asked for, so that the next is found at once. */
-  warm: async (plan: Plan): Promise<void> =>
-    void (await ask(loader(known(plan), { effort: WARM_EFFORT }), () => undefined)),
+  /** Looks for a load that nobody asked for, so that the next is found at once. Answers whether it came to its end. */
+  warm: async (plan: Plan, seed?: number): Promise<boolean> =>
+    (await ask(loader(known(plan), { seed, effort: WARM_EFFORT }), () => undefined)) !== null,
   stop,
   rest,
 };

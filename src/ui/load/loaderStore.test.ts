@@ -4,7 +4,7 @@ import type { SmallestChange } from '@/core/load/smallestChange';
 import { applyEdit } from '@/core/plan/apply';
 import type { Edit } from '@/core/plan/edit';
 import type { Plan } from '@/core/plan/plan';
-import { LoaderStore, SILENT_MS, type LoaderThread } from './loaderStore';
+import { LoaderStore, QUIET_MS, SILENT_MS, type LoaderThread } from './loaderStore';
 
 /** A question to a thread, to be answered by the test. */
 interface Asked {
@@ -78,7 +78,7 @@ class World {
     return {
       load: (plan, { effort }, tell) => ask<LoadProposal | null>('load', plan, effort, tell),
       smallestChange: (plan, tell) => ask<SmallestChange | null>('changes', plan, undefined, tell),
-      warm: (plan) => ask<void>('warm', plan),
+      warm: (plan) => ask<boolean>('warm', plan),
       stop: async () => void (own.stopped += 1),
       rest: async () => void (own.rested += 1),
       end: () => (own.ended = true),
@@ -223,6 +223,37 @@ describe('a thread', () => {
     // What a dead one still says is nobody's.
     world.threads[0]!.die();
     expect(world.threads).toHaveLength(2);
+  });
+
+  test('gets warm while the rider rests: what changes the plan goes first, and once it is warm nothing more is asked', async () => {
+    const world = new World();
+    world.loader.ready();
+    const [thread] = world.threads;
+    world.change(home);
+    world.change(toSeatPack);
+    expect(thread!.rested).toBe(2);
+    expect(thread!.asked).toHaveLength(1);
+    await answer(world.last, false);
+    expect(world.timers.map(({ ms }) => ms)).toEqual([QUIET_MS]);
+    world.timers[0]!.run();
+    expect(thread!.asked).toHaveLength(2);
+    expect(world.last).toMatchObject({ what: 'warm', plan: world.plan });
+    await answer(world.last, true);
+    world.change(home);
+    expect(thread!.rested).toBe(2);
+    expect(thread!.asked).toHaveLength(2);
+  });
+
+  test('that is wanted is not made warm any more', async () => {
+    const world = new World();
+    world.loader.ready();
+    world.change(home);
+    world.loader.run();
+    expect(world.timers.map(({ ms }) => ms)).toEqual([SILENT_MS]);
+    await answer(world.last, proposalOf(toSeatPack, 1));
+    world.change(home);
+    expect(world.threads[0]!.asked.map(({ what }) => what)).toEqual(['warm', 'load']);
+    expect(world.timers).toEqual([]);
   });
 
   test('ends with the page', () => {

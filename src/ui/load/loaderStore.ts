@@ -29,7 +29,8 @@ export interface LoaderThread {
     onProgress: (progress: LoaderProgress) => void,
   ): Promise<LoadProposal | null>;
   smallestChange(plan: Plan, onProgress: (done: number) => void): Promise<SmallestChange | null>;
-  warm(plan: Plan): Promise<void>;
+  /** Whether it got as warm as it gets: not where something else was asked meanwhile. */
+  warm(plan: Plan, seed?: number): Promise<boolean>;
   stop(): Promise<void>;
   rest(): Promise<void>;
   /** Ends the thread, whatever it is doing. */
@@ -52,6 +53,8 @@ export interface LoaderSurroundings {
 
 /** A search that says nothing for so long has died; it is begun again once. */
 export const SILENT_MS = 20_000;
+/** So long after the last change of a plan a thread goes on getting warm: what the rider is doing goes first. */
+export const QUIET_MS = 1_000;
 
 interface Job {
   plan: Plan;
@@ -69,6 +72,9 @@ export class LoaderStore {
   private thread: LoaderThread | null = null;
   private job: Job | null = null;
   private unwatch: () => void = () => undefined;
+  /** The plan that the thread is getting warm with, or will be once the rider rests. */
+  private warming: Plan | null = null;
+  private unwait: () => void = () => undefined;
 
   constructor(
     private readonly plans: Plans,
@@ -85,9 +91,10 @@ export class LoaderStore {
   readonly start = (): (() => void) => {
     const leave = this.plans.subscribe(() => {
       const { state } = this.view;
+      const plan = this.plan();
       // What the rider changes meanwhile makes another problem.
-      if (state.kind === 'working' && this.job && this.plan() !== this.job.plan)
-        this.search(state.longer, false);
+      if (state.kind === 'working' && this.job && plan !== this.job.plan) this.search(state.longer, false);
+      if (this.warming && plan !== this.warming) this.warmLater(plan);
     });
     return () => {
       leave();
@@ -98,12 +105,34 @@ export class LoaderStore {
 
   /** Has the thread warm for what the rider may ask next. */
   readonly ready = (): void => {
-    const plan = this.plan();
-    if (this.thread || cannotLoad(plan)) return;
-    this.theThread()
-      .warm(plan)
-      .catch(() => this.dismissThread());
+    if (!this.thread) this.warm();
   };
+
+  private readonly warm = (): void => {
+    const plan = this.plan();
+    if (cannotLoad(plan)) return;
+    const thread = this.theThread();
+    this.warming = plan;
+    thread.warm(plan).then(
+      (isDone) => {
+        if (isDone && this.warming === plan) this.warming = null;
+      },
+      () => this.dismissThread(),
+    );
+  };
+
+  private warmLater(plan: Plan): void {
+    void this.thread?.rest();
+    this.unwait();
+    this.warming = plan;
+    this.unwait = this.surroundings.later(this.warm, QUIET_MS);
+  }
+
+  private stopWarming(): void {
+    this.unwait();
+    this.unwait = () => undefined;
+    this.warming = null;
+  }
 
   /** `longer` looks ten times as long, on from the load as it is. */
   readonly run = (longer = false): void => this.search(longer, false);
@@ -185,6 +214,8 @@ export class LoaderStore {
 
   private begin(plan: Plan, onFail: () => void): { job: Job; thread: LoaderThread } {
     this.finish();
+    // The search itself is as warming.
+    this.stopWarming();
     const job = { plan, onFail };
     this.job = job;
     this.heard();
@@ -219,6 +250,7 @@ export class LoaderStore {
   }
 
   private dismissThread(): void {
+    this.stopWarming();
     this.thread?.end();
     this.thread = null;
   }

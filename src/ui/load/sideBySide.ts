@@ -36,7 +36,11 @@ export function sideBySide(threads: readonly LoaderThread[]): LoaderThread {
       return found.length < threads.length ? null : bestOf(found);
     },
     smallestChange: (plan, onProgress) => first!.smallestChange(plan, onProgress),
-    warm: async (plan) => void (await Promise.all(threads.map((thread) => thread.warm(plan)))),
+    warm: async (plan, seed = 1) => {
+      const seeds = seedsOf(seed);
+      const done = await Promise.all(threads.map((thread, k) => thread.warm(plan, seeds[k]!)));
+      return done.every((isDone) => isDone);
+    },
     stop: async () => void (await Promise.all(threads.map((thread) => thread.stop()))),
     rest: async () => void (await Promise.all(threads.map((thread) => thread.rest()))),
     end: () => threads.forEach((thread) => thread.end()),
