@@ -30,7 +30,10 @@ const kit = (kitSeed: number, n: number) =>
   samplePlan({ bags: [...DEMO_BAGS], things: randomThings(seededRandom(kitSeed), n) });
 const plan = kit(seed, things);
 if (warm !== 'cold')
-  for (const step of loader(warm === 'own' ? plan : kit(99, things), { seed: searchSeed, effort: WARM_EFFORT }))
+  for (const step of loader(warm === 'own' ? plan : kit(99, things), {
+    seed: searchSeed,
+    effort: WARM_EFFORT,
+  }))
     void step;
 const instance = compileInstance(plan);
 process.once('message', () => {
