@@ -22,10 +22,11 @@ interface Step {
   floor: number;
   /** Null where it found no place. */
   lying: Lying | null;
-  next: Map<Piece, Step[]>;
+  /** Null before anything was. */
+  next: Map<Piece, Step[]> | null;
 }
 
-const firstStep = (): Step => ({ floor: 0, lying: null, next: new Map() });
+const firstStep = (): Step => ({ floor: 0, lying: null, next: null });
 /** Steps remembered of a chamber; beyond them it begins anew. */
 const MOST_STEPS = 10_000;
 
@@ -176,9 +177,10 @@ export class Packer {
     const { chamber } = this;
     let below = Math.max(0, floor);
     let least = Infinity;
-    for (const { du } of this.turnsFor(piece)) least = Math.min(least, du);
+    const turns = this.turnsFor(piece);
+    for (const { du } of turns) least = Math.min(least, du);
     for (let u = below; u <= chamber.lengthMm - least + SLACK; u = this.nextHeight(u)) {
-      if (this.bestAt(piece, u)) {
+      if (this.bestAt(piece, turns, u)) {
         const { du, dv, dw, upright } = this.turn;
         let lowest = u;
         if (chamber.levels.length > 0 && u > below) {
@@ -240,10 +242,10 @@ export class Packer {
   }
 
   /** Looks for the best place of a piece that begins at a height; leaves it in `bestV`, `bestW` and `turn`. */
-  private bestAt(piece: Piece, u: number): boolean {
+  private bestAt(piece: Piece, turns: readonly Turn[], u: number): boolean {
     this.found = false;
     let flattest: Turn | null = null;
-    for (const turn of this.turnsFor(piece)) {
+    for (const turn of turns) {
       if (flattest && turn.du > flattest.du + SLACK) break;
       const score = this.bestScore;
       const had = this.found;
@@ -305,8 +307,11 @@ export class Packer {
 
   /** Places of a block at a v: at both walls, and against what lies beside. */
   private inV(v0: number, u: number, u1: number, dv: number, dw: number): void {
+    const { chamber } = this;
+    if (v0 < chamber.v[0] - SLACK || v0 + dv > chamber.v[1] + SLACK || this.isNoBetter(chamber.w[0], v0))
+      return;
     const half = this.chamber.across(u, u1, v0, v0 + dv);
-    if (2 * half < dw - SLACK) return;
+    if (2 * half < dw - SLACK || this.isNoBetter(-half, v0)) return;
     this.attempt(v0, -half);
     this.attempt(v0, half - dw);
     for (let q = 0; q < this.besideCount; q += 1) {
@@ -322,6 +327,8 @@ export class Packer {
   /** Places of a block at a w: at both ends of each run. */
   private inW(w0: number, u: number, u1: number, dv: number, dw: number): void {
     const { chamber, runs } = this;
+    if (w0 < chamber.w[0] - SLACK || w0 + dw > chamber.w[1] + SLACK || this.isNoBetter(w0, chamber.v[0]))
+      return;
     const count = chamber.along(u, u1, w0, w0 + dw, runs);
     for (let r = 0; r < count; r += 1) {
       const low = runs[2 * r]!;
@@ -415,11 +422,16 @@ export class Packer {
     return count === 0 ? 0 : Math.min(this.runs[1]!, this.chamber.across(u, u, 0, 0));
   }
 
+  /** Whether no place from there on is better than the best so far. */
+  private isNoBetter(w: number, v: number): boolean {
+    return this.found && !this.collect && 1e3 * this.turn.du + w + 0.01 * v >= this.bestScore - 1e-9;
+  }
+
   /** Takes a place inside the chamber when it is better than the best so far and nothing lies there. */
   private attempt(v: number, w: number): void {
     const { du, dv, dw, upright } = this.turn;
     const score = 1e3 * du + w + 0.01 * v;
-    if (!this.collect && this.found && score >= this.bestScore - 1e-9) return;
+    if (this.isNoBetter(w, v)) return;
     if (this.meetsAny(this.from, this.from + du, v, v + dv, w, w + dw, upright, true)) return;
     if (this.collect) {
       const { piece, from } = this;
@@ -532,6 +544,7 @@ export class Packer {
 
   /** Places one piece after those of a step, as remembered or anew. */
   private step(at: Step, piece: Piece, floor: number): Step {
+    at.next ??= new Map();
     let after = at.next.get(piece);
     if (!after) at.next.set(piece, (after = []));
     for (const known of after) {
@@ -540,7 +553,7 @@ export class Packer {
       return known;
     }
     const lying = this.putLowest(piece, floor) ? this.at(this.count - 1) : null;
-    const made: Step = { floor, lying, next: new Map() };
+    const made: Step = { floor, lying, next: null };
     after.push(made);
     this.stepCount += 1;
     return made;
