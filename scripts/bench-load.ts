@@ -1,8 +1,8 @@
 // npm run bench:load -- [--seed S] [--things N] [--seconds T]: our search against the HiGHS solver on one instance,
 // side by side on the same volume-only objective. Prints one JSON line. With 0 seconds HiGHS is left out.
 // With --fit: the whole engine with geometry instead, by itself, a search of each seed in a process of its own; the best after
-// 0.1, 1, 3 and T seconds, and of each alone. With --warm own they have looked for a load of the kit before, as the board's
-// workers do when it is opened; with --warm other for one of another kit of as many things, so that only the code is warm.
+// 0.1, 1, 3 and T seconds, and of each alone. They have looked for a load of the kit before, as the board's workers do when it
+// is opened; with --warm other for one of another kit of as many things, so that only the code is warm; with --warm cold for none.
 import { fork } from 'node:child_process';
 import { once } from 'node:events';
 import { parseArgs } from 'node:util';
@@ -25,12 +25,12 @@ const { values } = parseArgs({
     seconds: { type: 'string', default: '60' },
     moves: { type: 'string' },
     fit: { type: 'boolean', default: false },
-    warm: { type: 'string', default: 'cold' },
+    warm: { type: 'string', default: 'own' },
   },
 });
 const [seed, things, seconds] = [Number(values.seed), Number(values.things), Number(values.seconds)];
 const warm = values.warm as Warmth;
-if (!['cold', 'own', 'other'].includes(warm)) throw new Error('--warm takes own or other.');
+if (!['cold', 'own', 'other'].includes(warm)) throw new Error('--warm takes own, other or cold.');
 const plan = samplePlan({ bags: [...DEMO_BAGS], things: randomThings(seededRandom(seed), things) });
 const compileStarted = performance.now();
 const instance = compileInstance(plan);

@@ -15,7 +15,7 @@ import { LoadState } from './state';
  * Rounds of one search: a number, not seconds, so that a seed gives the same load anywhere. About a second of one
  * thread for 60 to 120 things; what is best so far is told on the way (`npm run bench:load -- --fit`).
  */
-export const ROUNDS = 50;
+export const ROUNDS = 60;
 
 /**
  * The first rounds move anything, and find the rough shape, which later ones seldom change: so the search starts several
