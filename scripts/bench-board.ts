@@ -69,7 +69,7 @@ withApp(async ({ url, databaseUrl }) => {
   for (let visit = 0; visit < VISITS; visit += 1) {
     await page.goto(`${url}/trips/${tripId}/load`, { waitUntil: 'networkidle' });
     // A rider looks at the board first; so long the loader takes to get warm.
-    await page.waitForTimeout(3000);
+    await page.waitForTimeout(4000);
     firstLoads.push(
       await page.evaluate(
         () =>

@@ -3,7 +3,8 @@
 import { DEMO_BAGS } from '@/core/demo/bags';
 import { searchLoad } from '@/core/load/fitSearch';
 import { compileInstance } from '@/core/load/instance';
-import { judged, loader, WARM_EFFORT } from '@/core/load/loader';
+import { judged } from '@/core/load/loader';
+import { WARM_MS, warming } from '@/core/load/warming';
 import { randomThings, samplePlan } from '@/core/plan/samples';
 import { seededRandom } from '@/core/random';
 
@@ -29,12 +30,11 @@ const { seed, searchSeed, things, seconds, warm } = JSON.parse(process.argv[2]!)
 const kit = (kitSeed: number, n: number) =>
   samplePlan({ bags: [...DEMO_BAGS], things: randomThings(seededRandom(kitSeed), n) });
 const plan = kit(seed, things);
-if (warm !== 'cold')
-  for (const step of loader(warm === 'own' ? plan : kit(99, things), {
-    seed: searchSeed,
-    effort: WARM_EFFORT,
-  }))
-    void step;
+if (warm !== 'cold') {
+  const end = performance.now() + WARM_MS;
+  const isLate = () => performance.now() > end;
+  for (const step of warming(warm === 'own' ? plan : kit(99, things), searchSeed, isLate)) void step;
+}
 const instance = compileInstance(plan);
 process.once('message', () => {
   const started = performance.now();

@@ -1,12 +1,7 @@
 import { expose } from 'comlink';
-import {
-  loader,
-  WARM_EFFORT,
-  type LoaderProgress,
-  type LoadOptions,
-  type LoadProposal,
-} from '@/core/load/loader';
+import { loader, type LoaderProgress, type LoadOptions, type LoadProposal } from '@/core/load/loader';
 import { smallestChange, type SmallestChange } from '@/core/load/smallestChange';
+import { WARM_MS, warming } from '@/core/load/warming';
 import type { Plan } from '@/core/plan/plan';
 import { shareUnchanged } from '@/core/plan/shareUnchanged';
 import { oneAtATime } from './oneAtATime';
@@ -36,9 +31,12 @@ const api = {
   ): Promise<LoadProposal | null> => ask(loader(known(plan), options), onProgress),
   smallestChange: (plan: Plan, onProgress: (done: number) => void): Promise<SmallestChange | null> =>
     ask(smallestChange(known(plan)), onProgress),
-  /** Looks for a load that nobody asked for, so that the next is found at once. Answers whether it came to its end. */
-  warm: async (plan: Plan, seed?: number): Promise<boolean> =>
-    (await ask(loader(known(plan), { seed, effort: WARM_EFFORT }), () => undefined)) !== null,
+  /** Answers whether it got as warm as it gets: not where something else was asked meanwhile. */
+  warm: async (plan: Plan, seed?: number): Promise<boolean> => {
+    const end = performance.now() + WARM_MS;
+    const isLate = () => performance.now() > end;
+    return (await ask(warming(known(plan), seed, isLate), () => undefined)) !== null;
+  },
   stop,
   rest,
 };

@@ -20,12 +20,6 @@ export interface LoadOptions {
   effort?: number;
 }
 
-/**
- * So much of a search, for nobody, has the engine compile all it takes: one to two seconds of a new thread, after which the
- * next makes twice as many rounds in its first second. Less leaves half of the functions as they were first made.
- */
-export const WARM_EFFORT = 0.5;
-
 /** What the loader proposes, with its reasons. Nothing is changed until its edit is applied. */
 export interface LoadProposal {
   edit: Edit;
