@@ -4,7 +4,7 @@ import { DEMO_BAGS } from '@/core/demo/bags';
 import { searchLoad } from '@/core/load/fitSearch';
 import { compileInstance } from '@/core/load/instance';
 import { judged } from '@/core/load/loader';
-import { WARM_MS, warming } from '@/core/load/warming';
+import { lateFromNow, warming } from '@/core/load/warming';
 import { randomThings, samplePlan } from '@/core/plan/samples';
 import { seededRandom } from '@/core/random';
 
@@ -30,11 +30,8 @@ const { seed, searchSeed, things, seconds, warm } = JSON.parse(process.argv[2]!)
 const kit = (kitSeed: number, n: number) =>
   samplePlan({ bags: [...DEMO_BAGS], things: randomThings(seededRandom(kitSeed), n) });
 const plan = kit(seed, things);
-if (warm !== 'cold') {
-  const end = performance.now() + WARM_MS;
-  const isLate = () => performance.now() > end;
-  for (const step of warming(warm === 'own' ? plan : kit(99, things), searchSeed, isLate)) void step;
-}
+if (warm !== 'cold')
+  for (const step of warming(warm === 'own' ? plan : kit(99, things), searchSeed, lateFromNow())) void step;
 const instance = compileInstance(plan);
 process.once('message', () => {
   const started = performance.now();

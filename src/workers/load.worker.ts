@@ -1,7 +1,7 @@
 import { expose } from 'comlink';
 import { loader, type LoaderProgress, type LoadOptions, type LoadProposal } from '@/core/load/loader';
 import { smallestChange, type SmallestChange } from '@/core/load/smallestChange';
-import { WARM_MS, warming } from '@/core/load/warming';
+import { lateFromNow, warming } from '@/core/load/warming';
 import type { Plan } from '@/core/plan/plan';
 import { shareUnchanged } from '@/core/plan/shareUnchanged';
 import { oneAtATime } from './oneAtATime';
@@ -32,11 +32,8 @@ const api = {
   smallestChange: (plan: Plan, onProgress: (done: number) => void): Promise<SmallestChange | null> =>
     ask(smallestChange(known(plan)), onProgress),
   /** Answers whether it got as warm as it gets: not where something else was asked meanwhile. */
-  warm: async (plan: Plan, seed?: number): Promise<boolean> => {
-    const end = performance.now() + WARM_MS;
-    const isLate = () => performance.now() > end;
-    return (await ask(warming(known(plan), seed, isLate), () => undefined)) !== null;
-  },
+  warm: async (plan: Plan, seed?: number): Promise<boolean> =>
+    (await ask(warming(known(plan), seed, lateFromNow()), () => undefined)) !== null,
   stop,
   rest,
 };

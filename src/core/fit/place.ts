@@ -422,15 +422,19 @@ export class Packer {
     return count === 0 ? 0 : Math.min(this.runs[1]!, this.chamber.across(u, u, 0, 0));
   }
 
+  /** Flat, low and to the side: the less the better. */
+  private scoreAt(w: number, v: number): number {
+    return 1e3 * this.turn.du + w + 0.01 * v;
+  }
+
   /** Whether no place from there on is better than the best so far. */
   private isNoBetter(w: number, v: number): boolean {
-    return this.found && !this.collect && 1e3 * this.turn.du + w + 0.01 * v >= this.bestScore - 1e-9;
+    return this.found && !this.collect && this.scoreAt(w, v) >= this.bestScore - 1e-9;
   }
 
   /** Takes a place inside the chamber when it is better than the best so far and nothing lies there. */
   private attempt(v: number, w: number): void {
     const { du, dv, dw, upright } = this.turn;
-    const score = 1e3 * du + w + 0.01 * v;
     if (this.isNoBetter(w, v)) return;
     if (this.meetsAny(this.from, this.from + du, v, v + dv, w, w + dw, upright, true)) return;
     if (this.collect) {
@@ -439,7 +443,7 @@ export class Packer {
       return;
     }
     this.found = true;
-    this.bestScore = score;
+    this.bestScore = this.scoreAt(w, v);
     this.bestV = v;
     this.bestW = w;
   }

@@ -2,7 +2,13 @@ import type { Plan } from '@/core/plan/plan';
 import { loader, type LoaderProgress } from './loader';
 
 /** A thread gets warm for so long at most; 60 to 120 things take it one to three seconds. */
-export const WARM_MS = 3_000;
+const WARM_MS = 3_000;
+
+/** Tells whether a thread has been getting warm for long enough, from now on. */
+export function lateFromNow(): () => boolean {
+  const end = performance.now() + WARM_MS;
+  return () => performance.now() > end;
+}
 
 /**
  * Looks for a load that nobody asked for, so that the next is found sooner: by then the engine has compiled all it takes, and
