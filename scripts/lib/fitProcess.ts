@@ -1,10 +1,10 @@
 // One search of `bench:load --fit` in a process of its own, as the board has one worker a seed. Says when it is ready, begins
-// when told to, and tells each load that is better than the last with the time since it began.
+// (or goes on) when told to, and tells each load that is better than the last with the time since it began.
 import { DEMO_BAGS } from '@/core/demo/bags';
-import { searchLoad } from '@/core/load/fitSearch';
+import { ROUNDS, searchLoad, type SearchProgress } from '@/core/load/fitSearch';
 import { compileInstance } from '@/core/load/instance';
 import { judged } from '@/core/load/loader';
-import { lateFromNow, warming } from '@/core/load/warming';
+import { lateFromNow, LookAhead } from '@/core/load/lookAhead';
 import { randomThings, samplePlan } from '@/core/plan/samples';
 import { seededRandom } from '@/core/random';
 
@@ -15,13 +15,16 @@ export interface FitTask {
   searchSeed: number;
   things: number;
   seconds: number;
-  /** What it has looked for a load of before: nothing, this kit as the board's workers have, or another of as many. */
   warm: Warmth;
 }
-export type Warmth = 'cold' | 'own' | 'other';
+/**
+ * What it has looked for a load of before: nothing; another kit of as many things; this kit, but what it found is not asked
+ * for, as on a board right after an edit; or this kit, and the search goes on from there, as on a board left alone.
+ */
+export type Warmth = 'cold' | 'other' | 'own' | 'ahead';
 /** What it found: milliseconds and points of each better load; `firstMs` when there was one at all. */
 export interface FitCourse {
-  firstMs: number;
+  firstMs: number | null;
   better: [ms: number, points: number][];
   rounds: number;
 }
@@ -30,22 +33,32 @@ const { seed, searchSeed, things, seconds, warm } = JSON.parse(process.argv[2]!)
 const kit = (kitSeed: number, n: number) =>
   samplePlan({ bags: [...DEMO_BAGS], things: randomThings(seededRandom(kitSeed), n) });
 const plan = kit(seed, things);
-if (warm !== 'cold')
-  for (const step of warming(warm === 'own' ? plan : kit(99, things), searchSeed, lateFromNow())) void step;
 const instance = compileInstance(plan);
+// Its rounds are not counted, so that it never ends by itself.
+const search = searchLoad(instance, seededRandom(searchSeed), Infinity);
+const course: FitCourse = { firstMs: null, better: [], rounds: 0 };
+let last: Int32Array | null = null;
+function note({ where, best }: SearchProgress, ms: number) {
+  course.firstMs ??= ms;
+  course.rounds += 1;
+  if (!where) return;
+  course.better.push([ms, best]);
+  last = where;
+}
+
+const isLate = lateFromNow();
+if (warm === 'own' || warm === 'other') {
+  const before = warm === 'own' ? plan : kit(99, things);
+  for (const told of new LookAhead().look(before, { seed: searchSeed }, isLate)) void told;
+} else if (warm === 'ahead')
+  while (!isLate() && course.rounds < ROUNDS) note(search.next().value as SearchProgress, 0);
+
 process.once('message', () => {
   const started = performance.now();
-  const course: FitCourse = { firstMs: 0, better: [], rounds: 0 };
-  let last: Int32Array | null = null;
-  // Its rounds are not counted, so that it never ends by itself.
-  for (const { where, best } of searchLoad(instance, seededRandom(searchSeed), Infinity)) {
+  for (const told of search) {
     const ms = performance.now() - started;
     if (ms > seconds * 1000) break;
-    course.firstMs ||= ms;
-    course.rounds += 1;
-    if (!where) continue;
-    course.better.push([ms, best]);
-    last = where;
+    note(told, ms);
   }
   if (!last || !judged(instance, last).sound) throw new Error('The search broke a rule.');
   process.send!(course, () => process.exit());

@@ -1,7 +1,7 @@
 import { expose } from 'comlink';
-import { loader, type LoaderProgress, type LoadOptions, type LoadProposal } from '@/core/load/loader';
+import type { LoaderProgress, LoadOptions, LoadProposal } from '@/core/load/loader';
+import { lateFromNow, LookAhead } from '@/core/load/lookAhead';
 import { smallestChange, type SmallestChange } from '@/core/load/smallestChange';
-import { lateFromNow, warming } from '@/core/load/warming';
 import type { Plan } from '@/core/plan/plan';
 import { shareUnchanged } from '@/core/plan/shareUnchanged';
 import { oneAtATime } from './oneAtATime';
@@ -22,18 +22,19 @@ let last: Plan | null = null;
 /** The same objects for the same things as in the last question: what is remembered of them still holds. */
 const known = (plan: Plan): Plan => (last = shareUnchanged(plan, last));
 
+const ahead = new LookAhead();
+
 /** The loader in a thread of its own. What is asked anew, or told to rest, answers null to what was asked before. */
 const api = {
   load: (
     plan: Plan,
     options: LoadOptions,
     onProgress: (progress: LoaderProgress) => void,
-  ): Promise<LoadProposal | null> => ask(loader(known(plan), options), onProgress),
+  ): Promise<LoadProposal | null> => ask(ahead.load(known(plan), options), onProgress),
   smallestChange: (plan: Plan, onProgress: (done: number) => void): Promise<SmallestChange | null> =>
     ask(smallestChange(known(plan)), onProgress),
-  /** Answers whether it got as warm as it gets: not where something else was asked meanwhile. */
-  warm: async (plan: Plan, seed?: number): Promise<boolean> =>
-    (await ask(warming(known(plan), seed, lateFromNow()), () => undefined)) !== null,
+  lookAhead: async (plan: Plan, options: LoadOptions): Promise<void> =>
+    void (await ask(ahead.look(known(plan), options, lateFromNow()), () => undefined)),
   stop,
   rest,
 };

@@ -41,7 +41,7 @@ function makeThread(onDeath: () => void): LoaderThread {
   return {
     load: (plan, options, onProgress) => remote.load(plan, options, proxy(onProgress)),
     smallestChange: (plan, onProgress) => remote.smallestChange(plan, proxy(onProgress)),
-    warm: (plan, seed) => remote.warm(plan, seed),
+    lookAhead: (plan, options) => remote.lookAhead(plan, options),
     stop: () => remote.stop(),
     rest: () => remote.rest(),
     end: () => worker.terminate(),

@@ -8,7 +8,7 @@ import { LoaderStore, QUIET_MS, SILENT_MS, type LoaderThread } from './loaderSto
 
 /** A question to a thread, to be answered by the test. */
 interface Asked {
-  what: 'load' | 'changes' | 'warm';
+  what: 'load' | 'changes' | 'look ahead';
   plan: Plan;
   effort?: number;
   tell: (progress: never) => void;
@@ -50,8 +50,13 @@ class World {
     const next = applyEdit(this.plan, edit);
     if (!next.ok) return false;
     this.plan = next.value.plan;
-    for (const listener of this.listeners) listener();
+    this.tell();
     return true;
+  }
+
+  /** As the plan's store does too when only something else of it changed. */
+  tell() {
+    for (const listener of this.listeners) listener();
   }
 
   get state() {
@@ -78,7 +83,7 @@ class World {
     return {
       load: (plan, { effort }, tell) => ask<LoadProposal | null>('load', plan, effort, tell),
       smallestChange: (plan, tell) => ask<SmallestChange | null>('changes', plan, undefined, tell),
-      warm: (plan) => ask<boolean>('warm', plan),
+      lookAhead: (plan, { effort }) => ask<void>('look ahead', plan, effort),
       stop: async () => void (own.stopped += 1),
       rest: async () => void (own.rested += 1),
       end: () => (own.ended = true),
@@ -209,14 +214,16 @@ describe('a thread', () => {
     expect(world.state.kind).toBe('failed');
   });
 
-  test('is made warm once, with the plan as it is; one that dies at that is not missed', async () => {
+  test('looks ahead while a board is open, once; one that dies at that is not missed', async () => {
     const world = new World();
     world.loader.ready();
-    world.loader.ready();
     expect(world.threads).toHaveLength(1);
-    expect(world.last).toMatchObject({ what: 'warm', plan: world.plan });
+    expect(world.last).toMatchObject({ what: 'look ahead', plan: world.plan, effort: 1 });
     world.threads[0]!.die();
     expect(world.state.kind).toBe('idle');
+    world.change(home);
+    expect(world.threads).toHaveLength(1);
+    expect(world.timers).toEqual([]);
     world.loader.run();
     expect(world.threads).toHaveLength(2);
     expect(world.state.kind).toBe('working');
@@ -225,35 +232,61 @@ describe('a thread', () => {
     expect(world.threads).toHaveLength(2);
   });
 
-  test('gets warm while the rider rests: what changes the plan goes first, and once it is warm nothing more is asked', async () => {
+  test('looks ahead while the rider rests: what changes the plan goes first, what does not disturbs nothing', async () => {
     const world = new World();
     world.loader.ready();
     const [thread] = world.threads;
+    world.tell();
+    expect(thread!.rested).toBe(0);
     world.change(home);
     world.change(toSeatPack);
     expect(thread!.rested).toBe(2);
     expect(thread!.asked).toHaveLength(1);
-    await answer(world.last, false);
     expect(world.timers.map(({ ms }) => ms)).toEqual([QUIET_MS]);
     world.timers[0]!.run();
     expect(thread!.asked).toHaveLength(2);
-    expect(world.last).toMatchObject({ what: 'warm', plan: world.plan });
-    await answer(world.last, true);
+    expect(world.last).toMatchObject({ what: 'look ahead', plan: world.plan });
+    await answer(world.last, undefined);
     world.change(home);
-    expect(thread!.rested).toBe(2);
-    expect(thread!.asked).toHaveLength(2);
+    expect(world.timers.at(-1)).toMatchObject({ ms: QUIET_MS });
   });
 
-  test('that is wanted is not made warm any more', async () => {
+  test('that is wanted does not look ahead any more; it does of the plan with its load', async () => {
     const world = new World();
     world.loader.ready();
     world.change(home);
     world.loader.run();
     expect(world.timers.map(({ ms }) => ms)).toEqual([SILENT_MS]);
     await answer(world.last, proposalOf(toSeatPack, 1));
+    expect(world.timers.map(({ ms }) => ms)).toEqual([QUIET_MS]);
+    world.timers[0]!.run();
+    expect(world.threads[0]!.asked.map(({ what }) => what)).toEqual(['look ahead', 'load', 'look ahead']);
+    expect(world.last.plan).toBe(world.plan);
+  });
+
+  test('rests when no board is open any more, but not from a search', () => {
+    const world = new World();
+    const leave = world.loader.ready();
     world.change(home);
-    expect(world.threads[0]!.asked.map(({ what }) => what)).toEqual(['warm', 'load']);
+    leave();
     expect(world.timers).toEqual([]);
+    expect(world.threads[0]!.rested).toBe(2);
+    world.change(toSeatPack);
+    expect(world.timers).toEqual([]);
+    const leaveAgain = world.loader.ready();
+    world.loader.run();
+    leaveAgain();
+    expect(world.threads[0]!.rested).toBe(2);
+    expect(world.state.kind).toBe('working');
+  });
+
+  test('that breaks while looking ahead is let go', async () => {
+    const world = new World();
+    world.loader.ready();
+    world.last.refuse(new Error('broken'));
+    await settle();
+    expect(world.threads[0]!.ended).toBe(true);
+    expect(world.state.kind).toBe('idle');
   });
 
   test('ends with the page', () => {

@@ -29,8 +29,8 @@ export interface LoaderThread {
     onProgress: (progress: LoaderProgress) => void,
   ): Promise<LoadProposal | null>;
   smallestChange(plan: Plan, onProgress: (done: number) => void): Promise<SmallestChange | null>;
-  /** Whether it got as warm as it gets: not where something else was asked meanwhile. */
-  warm(plan: Plan, seed?: number): Promise<boolean>;
+  /** Begins on a load that may be asked for, for some seconds: asked for with the same options it is there the sooner. */
+  lookAhead(plan: Plan, options: LoadOptions): Promise<void>;
   stop(): Promise<void>;
   rest(): Promise<void>;
   /** Ends the thread, whatever it is doing. */
@@ -53,8 +53,10 @@ export interface LoaderSurroundings {
 
 /** A search that says nothing for so long has died; it is begun again once. */
 export const SILENT_MS = 20_000;
-/** So long after the last change of a plan a thread goes on getting warm: what the rider is doing goes first. */
+/** So long after the last change of a plan a thread looks ahead: what the rider is doing goes first. */
 export const QUIET_MS = 1_000;
+
+const optionsOf = (longer: boolean): LoadOptions => ({ seed: 1, effort: longer ? 10 : 1 });
 
 interface Job {
   plan: Plan;
@@ -63,8 +65,9 @@ interface Job {
 
 /**
  * Has the loader look for a load, and puts it on the plan as one step that can be undone. An edit meanwhile is taken at
- * once, and the search begins again behind it. One thread serves all searches, from the first on: it keeps what the
- * engine has compiled and what is known of the kit. One that dies, or falls silent, is replaced.
+ * once, and the search begins again behind it. While the board is open and the rider rests, it looks ahead for the load of the
+ * plan as it is. One thread serves all searches, from the first on: it keeps what the engine has compiled and what is known
+ * of the kit. One that dies, or falls silent, is replaced.
  */
 export class LoaderStore {
   private view: LoaderView = { state: { kind: 'idle' }, changes: { kind: 'idle' }, kept: null };
@@ -72,8 +75,10 @@ export class LoaderStore {
   private thread: LoaderThread | null = null;
   private job: Job | null = null;
   private unwatch: () => void = () => undefined;
-  /** The plan that the thread is getting warm with, or will be once the rider rests. */
-  private warming: Plan | null = null;
+  /** Boards that are open: while there is one, it looks ahead. */
+  private boards = 0;
+  /** The plan it looked ahead with last, or will once the rider rests. */
+  private ahead: Plan | null = null;
   private unwait: () => void = () => undefined;
 
   constructor(
@@ -94,7 +99,7 @@ export class LoaderStore {
       const plan = this.plan();
       // What the rider changes meanwhile makes another problem.
       if (state.kind === 'working' && this.job && plan !== this.job.plan) this.search(state.longer, false);
-      if (this.warming && plan !== this.warming) this.warmLater(plan);
+      if (!this.job && this.boards > 0 && plan !== this.ahead) this.lookAheadLater(plan);
     });
     return () => {
       leave();
@@ -103,35 +108,34 @@ export class LoaderStore {
     };
   };
 
-  /** Has the thread warm for what the rider may ask next. */
-  readonly ready = (): void => {
-    if (!this.thread) this.warm();
+  /** Looks ahead until what it returns is called: the rider may ask for a load soon. */
+  readonly ready = (): (() => void) => {
+    this.boards += 1;
+    if (!this.job) this.lookAhead();
+    return () => {
+      this.boards -= 1;
+      if (this.boards > 0 || this.job) return;
+      this.unwait();
+      void this.thread?.rest();
+    };
   };
 
-  private readonly warm = (): void => {
-    const plan = this.plan();
+  private readonly lookAhead = (): void => {
+    const plan = (this.ahead = this.plan());
     if (cannotLoad(plan)) return;
-    const thread = this.theThread();
-    this.warming = plan;
-    thread.warm(plan).then(
-      (isDone) => {
-        if (isDone && this.warming === plan) this.warming = null;
-      },
-      () => this.dismissThread(),
-    );
+    // One that breaks at what nobody asked for is not missed.
+    this.theThread()
+      .lookAhead(plan, optionsOf(false))
+      .catch(() => this.dismissThread());
   };
 
-  private warmLater(plan: Plan): void {
-    void this.thread?.rest();
+  /** With the thread there is: one that died while nobody asked is not made again for that. */
+  private lookAheadLater(plan: Plan): void {
+    if (!this.thread) return;
+    this.ahead = plan;
+    void this.thread.rest();
     this.unwait();
-    this.warming = plan;
-    this.unwait = this.surroundings.later(this.warm, QUIET_MS);
-  }
-
-  private stopWarming(): void {
-    this.unwait();
-    this.unwait = () => undefined;
-    this.warming = null;
+    this.unwait = this.surroundings.later(this.lookAhead, QUIET_MS);
   }
 
   /** `longer` looks ten times as long, on from the load as it is. */
@@ -196,7 +200,7 @@ export class LoaderStore {
       this.heard();
       this.set({ state: { kind: 'working', progress, longer } });
     };
-    thread.load(plan, { seed: 1, effort: longer ? 10 : 1 }, onProgress).then(
+    thread.load(plan, optionsOf(longer), onProgress).then(
       (proposal) => {
         if (this.job !== job || !proposal) return;
         this.finish();
@@ -214,8 +218,7 @@ export class LoaderStore {
 
   private begin(plan: Plan, onFail: () => void): { job: Job; thread: LoaderThread } {
     this.finish();
-    // The search itself is as warming.
-    this.stopWarming();
+    this.unwait();
     const job = { plan, onFail };
     this.job = job;
     this.heard();
@@ -250,7 +253,7 @@ export class LoaderStore {
   }
 
   private dismissThread(): void {
-    this.stopWarming();
+    this.unwait();
     this.thread?.end();
     this.thread = null;
   }

@@ -18,8 +18,8 @@ class Answered implements LoaderThread {
     return new Promise<LoadProposal | null>((answer, refuse) => Object.assign(this, { answer, refuse }));
   }
   smallestChange = async () => (this.did.push('changes'), { changes: [], leastMl: 0 });
-  isWarm = true;
-  warm = async (_: unknown, seed?: number) => (this.did.push(`warm ${seed}`), this.isWarm);
+  lookAhead = async (...[, { seed, effort }]: Parameters<LoaderThread['lookAhead']>) =>
+    void this.did.push(`look ahead ${seed}, ${effort}`);
   stop = async () => void this.did.push('stop');
   rest = async () => void this.did.push('rest');
   end = () => void this.did.push('end');
@@ -38,7 +38,7 @@ test('two threads in one process find what the command line finds from the same 
     return {
       load: (own, options, tell) => ask(loader(own, options), tell),
       smallestChange: (own, tell) => ask(smallestChange(own), tell),
-      warm: async () => true,
+      lookAhead: async () => undefined,
       stop: async () => stop(),
       rest: async () => rest(),
       end: nothing,
@@ -94,14 +94,12 @@ test('one that fails fails both; told to stop, to rest or to end, both do', asyn
   const found = both.load(plan, {}, nothing);
   b.refuse(new Error('no more memory'));
   await expect(found).rejects.toThrow('no more memory');
-  expect(await both.warm(plan)).toBe(true);
-  b.isWarm = false;
-  expect(await both.warm(plan)).toBe(false);
+  await both.lookAhead(plan, { seed: 1, effort: 2 });
   await both.stop();
   await both.rest();
   both.end();
-  expect(a.did).toEqual(['warm 1', 'warm 1', 'stop', 'rest', 'end']);
-  expect(b.did).toEqual(['warm 2', 'warm 2', 'stop', 'rest', 'end']);
+  expect(a.did).toEqual(['look ahead 1, 2', 'stop', 'rest', 'end']);
+  expect(b.did).toEqual(['look ahead 2, 2', 'stop', 'rest', 'end']);
   await both.smallestChange(plan, nothing);
   expect(a.did.at(-1)).toBe('changes');
 });

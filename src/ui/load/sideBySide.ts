@@ -36,10 +36,9 @@ export function sideBySide(threads: readonly LoaderThread[]): LoaderThread {
       return found.length < threads.length ? null : bestOf(found);
     },
     smallestChange: (plan, onProgress) => first!.smallestChange(plan, onProgress),
-    warm: async (plan, seed = 1) => {
+    lookAhead: async (plan, { seed = 1, ...options }) => {
       const seeds = seedsOf(seed);
-      const done = await Promise.all(threads.map((thread, k) => thread.warm(plan, seeds[k]!)));
-      return done.every((isDone) => isDone);
+      await Promise.all(threads.map((thread, k) => thread.lookAhead(plan, { ...options, seed: seeds[k]! })));
     },
     stop: async () => void (await Promise.all(threads.map((thread) => thread.stop()))),
     rest: async () => void (await Promise.all(threads.map((thread) => thread.rest()))),
