@@ -1,7 +1,7 @@
 // One search of `bench:load --fit` in a process of its own, as the board has one worker a seed. Says when it is ready, begins
 // (or goes on) when told to, and tells each load that is better than the last with the time since it began.
 import { DEMO_BAGS } from '@/core/demo/bags';
-import { ROUNDS, searchLoad, type SearchProgress } from '@/core/load/fitSearch';
+import { searchLoad, type SearchProgress } from '@/core/load/fitSearch';
 import { compileInstance } from '@/core/load/instance';
 import { judged } from '@/core/load/loader';
 import { lateFromNow, LookAhead } from '@/core/load/lookAhead';
@@ -50,8 +50,7 @@ const isLate = lateFromNow();
 if (warm === 'own' || warm === 'other') {
   const before = warm === 'own' ? plan : kit(99, things);
   for (const told of new LookAhead().look(before, { seed: searchSeed }, isLate)) void told;
-} else if (warm === 'ahead')
-  while (!isLate() && course.rounds < ROUNDS) note(search.next().value as SearchProgress, 0);
+} else if (warm === 'ahead') while (!isLate()) note(search.next().value as SearchProgress, 0);
 
 process.once('message', () => {
   const started = performance.now();

@@ -83,6 +83,7 @@ export interface SearchProgress {
  * @param random seeded source; the same seed and number of rounds give the same load
  * @param boundOf finds what no load is better than, where the search may end; asked once, with the best objective after
  * the starts, where that leaves nothing behind: else no bound is that close
+ * @param goesOn asked before each round beyond those: whether there is to be one more
  * @returns where each thing goes: compartment index, or −1 for the floor
  */
 export function* searchLoad(
@@ -90,6 +91,7 @@ export function* searchLoad(
   random: Random,
   rounds = ROUNDS,
   boundOf: (known: number) => number = () => -Infinity,
+  goesOn: () => boolean = () => false,
 ): Generator<SearchProgress, Int32Array> {
   const free = Array.from({ length: instance.n }, (_, i) => i).filter((i) => !instance.fixed[i]);
   const options = optionsOf(instance, free);
@@ -138,7 +140,7 @@ export function* searchLoad(
   lead.look();
   const first = lead.from;
   let bound = -Infinity;
-  for (let round = 0; round < rounds && bestTotal > bound + 1e-6; round += 1) {
+  for (let round = 0; bestTotal > bound + 1e-6 && (round < rounds || goesOn()); round += 1) {
     const isStart = round < STARTS * ROUNDS_A_START;
     if (isStart && round % ROUNDS_A_START === 0) lead.begin(free, first);
     if (round === STARTS * ROUNDS_A_START) {
@@ -166,7 +168,7 @@ export function* searchLoad(
     // Within a start the next round shuffles anew what a descent would gain.
     const isLed = !isStart || round % ROUNDS_A_START === ROUNDS_A_START - 1;
     if (isLed && fitted.total < lead.price * NEAR) fitted.descend(free, options, ENOUGH * fitted.total);
-    const told = report((round + 1) / rounds);
+    const told = report(Math.min(1, (round + 1) / rounds));
     lead.look();
     if (round === STARTS * ROUNDS_A_START - 1 && free.every((i) => best[i]! >= 0)) bound = boundOf(bestTotal);
     yield told;

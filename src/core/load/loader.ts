@@ -51,17 +51,18 @@ export interface LoaderProgress {
  * Loads a plan by one search: the entrance to fit and search. A generator of progress, whose return is the proposal. Told
  * to stop by `next(true)` it proposes the best load so far; there is one from the first report on.
  *
+ * @param goesOn asked before each round beyond those of its effort: whether there is to be one more
  * @example const proposal = runLoader(plan, { seed: 1 }); // all at once, for the command line and tests
  */
 export function* loader(
   plan: Plan,
   options: LoadOptions = {},
+  goesOn?: () => boolean,
 ): Generator<LoaderProgress, LoadProposal, boolean | undefined> {
   const instance = compileInstance(plan);
   const rounds = Math.max(1, Math.round(ROUNDS * (options.effort ?? 1)));
-  const run = searchLoad(instance, seededRandom(options.seed ?? 1), rounds, (known) =>
-    boundByFit(instance, known),
-  );
+  const boundOf = (known: number) => boundByFit(instance, known);
+  const run = searchLoad(instance, seededRandom(options.seed ?? 1), rounds, boundOf, goesOn);
   let best = instance.start;
   for (let step = run.next(); ; step = run.next()) {
     if (step.done) return propose(plan, instance, step.value);

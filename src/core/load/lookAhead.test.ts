@@ -5,7 +5,6 @@ import { LookAhead } from './lookAhead';
 const plan = demoPlan();
 const options = { seed: 2, effort: 0.1 };
 const lateAfter = (steps: number) => () => (steps -= 1) === 0;
-const never = () => false;
 
 /** A search to its end: all it told, and its answer. */
 function whole(run: ReturnType<typeof loader>) {
@@ -16,17 +15,18 @@ function whole(run: ReturnType<typeof loader>) {
   }
 }
 
-/** Searches of five steps, which a test can break, and how many were begun. */
+/** Searches of five steps and those beyond, which a test can break, and how many were begun. */
 function fiveSteps() {
   const begun: number[] = [];
   const own = { begun, breaks: false };
-  const ahead = new LookAhead(function* (_, { seed = 0 } = {}) {
+  const ahead = new LookAhead(function* (_, { seed = 0 } = {}, goesOn = () => false) {
     begun.push(seed);
-    for (let k = 1; k <= 5; k += 1) {
+    let best = 100;
+    for (let k = 1; k <= 5 || goesOn(); k += 1) {
       if (own.breaks && k === 3) throw new Error('out of memory');
-      if (yield { done: k / 5, best: 100 - k, left: 0 }) return { objective: 100 - k } as LoadProposal;
+      if (yield { done: Math.min(1, k / 5), best: (best -= 1), left: 0 }) break;
     }
-    return { objective: 94 } as LoadProposal;
+    return { objective: best } as LoadProposal;
   });
   const told = (run: Iterable<LoaderProgress>) => Array.from(run, ({ best }) => best);
   return { own, ahead, told };
@@ -41,11 +41,14 @@ test('what the loader looked for ahead it goes on from, to the load it would hav
   expect(proposal).toEqual(expected.proposal);
 });
 
-test('looking ahead goes on too, and to the end; then the answer is ready', () => {
+test('looking ahead goes on too, beyond the rounds there are; then the answer is ready', () => {
   const { own, ahead, told } = fiveSteps();
   expect(told(ahead.look(plan, { seed: 1 }, lateAfter(2)))).toEqual([99, 98]);
-  expect(told(ahead.look(plan, { seed: 1 }, never))).toEqual([98, 97, 96, 95]);
-  expect(whole(ahead.load(plan, { seed: 1 }))).toEqual({ told: [], proposal: { objective: 94 } });
+  expect(told(ahead.look(plan, { seed: 1 }, lateAfter(6)))).toEqual([98, 97, 96, 95, 94, 93]);
+  const { told: last, proposal } = whole(ahead.load(plan, { seed: 1 }));
+  expect(last).toEqual([{ done: 1, best: 93, left: 0 }]);
+  expect(proposal.objective).toBe(93);
+  expect(whole(ahead.load(plan, { seed: 1 }))).toEqual({ told: [], proposal });
   expect(own.begun).toEqual([1]);
 });
 
@@ -65,7 +68,7 @@ test('ended early it answers with the best so far, which is not kept for the who
   run.next();
   run.next();
   expect(run.next(true)).toEqual({ done: true, value: { objective: 98 } });
-  expect(told(ahead.look(plan, { seed: 1 }, never))).toEqual([99, 98, 97, 96, 95]);
+  expect(told(ahead.load(plan, { seed: 1 }))).toEqual([99, 98, 97, 96, 95]);
 });
 
 test('what broke is begun anew', () => {

@@ -21,8 +21,9 @@ interface Left {
 
 /**
  * The loader, begun before it is asked: it looks for a load of the plan as it is, and when that very load is asked for, the
- * search goes on from where it is, or has its answer ready. The same is found in the end, only sooner. A search of
- * another plan is sooner too: the engine has compiled all it takes by then, and knows most of the kit (decision 0022).
+ * search goes on from where it is. What has had all its rounds by then has its answer at once, of those and of the rounds
+ * beyond them that there was time for. A search of another plan is sooner too: the engine has compiled all it takes by
+ * then, and knows most of the kit (decisions 0022, 0023).
  *
  * @example
  * const ahead = new LookAhead();
@@ -32,12 +33,14 @@ interface Left {
 export class LookAhead {
   /** The search last asked for, as far as it got. */
   private left: Left | null = null;
+  private isAsked = false;
 
   constructor(private readonly searchFor: typeof loader = loader) {}
 
-  /** Looks until it is late, asked after each step, or there is nothing more to look for. */
+  /** Looks until it is late, asked after each step, or nothing better can be found. */
   *look(plan: Plan, options: LoadOptions, isLate: () => boolean): Generator<LoaderProgress, void> {
-    for (const told of this.load(plan, options)) {
+    this.isAsked = false;
+    for (const told of this.goOn(plan, options)) {
       yield told;
       if (isLate()) return;
     }
@@ -45,10 +48,15 @@ export class LookAhead {
 
   /** As `loader`; where that very search was left, it tells at once how far it got, and goes on. */
   *load(plan: Plan, options: LoadOptions): Search {
+    this.isAsked = true;
+    return yield* this.goOn(plan, options);
+  }
+
+  private *goOn(plan: Plan, options: LoadOptions): Search {
     // Plans are JSON values, so what is written alike is alike.
     const asked = JSON.stringify([plan, options]);
     const was = this.left?.asked === asked ? this.left : null;
-    const search = was?.search ?? this.searchFor(plan, options);
+    const search = was?.search ?? this.searchFor(plan, options, () => !this.isAsked);
     let step = was?.step ?? search.next();
     this.left = { asked, search, step };
     while (!step.done) {
