@@ -1,9 +1,10 @@
 // npm run bench:load -- [--seed S] [--things N] [--seconds T]: our search against the HiGHS solver on one instance,
 // side by side on the same volume-only objective. Prints one JSON line. With 0 seconds HiGHS is left out.
 // With --fit: the whole engine with geometry instead, by itself, a search of each seed in a process of its own; the best after
-// 0.1, 1, 3 and T seconds, and of each alone. They have looked for a load of the kit before and begin anew, as the board's
-// workers do after an edit; with --warm ahead they go on from there, as on a board left alone; with --warm other they have
-// looked for one of another kit of as many things, so that only the code is warm; with --warm cold for none.
+// 0.1, 1, 3 and T seconds, and of each alone. They have looked for a load of the kit before and begin anew; with --warm
+// edited they have done so for the kit without a thing and begin from what they found, as the board's workers do after an edit;
+// with --warm ahead they go on from there, as on a board left alone; with --warm other they have looked for one of another
+// kit of as many things, so that only the code is warm; with --warm cold for none.
 import { fork } from 'node:child_process';
 import { once } from 'node:events';
 import { parseArgs } from 'node:util';
@@ -31,8 +32,8 @@ const { values } = parseArgs({
 });
 const [seed, things, seconds] = [Number(values.seed), Number(values.things), Number(values.seconds)];
 const warm = values.warm as Warmth;
-if (!['cold', 'other', 'own', 'ahead'].includes(warm))
-  throw new Error('--warm takes own, ahead, other or cold.');
+if (!['cold', 'other', 'own', 'edited', 'ahead'].includes(warm))
+  throw new Error('--warm takes own, edited, ahead, other or cold.');
 const plan = samplePlan({ bags: [...DEMO_BAGS], things: randomThings(seededRandom(seed), things) });
 const compileStarted = performance.now();
 const instance = compileInstance(plan);

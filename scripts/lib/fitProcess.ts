@@ -3,8 +3,8 @@
 import { DEMO_BAGS } from '@/core/demo/bags';
 import { searchLoad, type SearchProgress } from '@/core/load/fitSearch';
 import { compileInstance } from '@/core/load/instance';
-import { judged } from '@/core/load/loader';
-import { lateFromNow, LookAhead } from '@/core/load/lookAhead';
+import { judged, knownLoad, loader, type LoadMemory } from '@/core/load/loader';
+import { lateFromNow } from '@/core/load/lookAhead';
 import { randomThings, samplePlan } from '@/core/plan/samples';
 import { seededRandom } from '@/core/random';
 
@@ -18,10 +18,11 @@ export interface FitTask {
   warm: Warmth;
 }
 /**
- * What it has looked for a load of before: nothing; another kit of as many things; this kit, but what it found is not asked
- * for, as on a board right after an edit; or this kit, and the search goes on from there, as on a board left alone.
+ * What it has looked for a load of before: nothing; another kit of as many things; this kit, but begins anew; this kit
+ * without its last thing, and begins from what it found, as on a board right after an edit; or this kit, and the search
+ * goes on from there, as on a board left alone.
  */
-export type Warmth = 'cold' | 'other' | 'own' | 'ahead';
+export type Warmth = 'cold' | 'other' | 'own' | 'edited' | 'ahead';
 /** What it found: milliseconds and points of each better load; `firstMs` when there was one at all. */
 export interface FitCourse {
   firstMs: number | null;
@@ -34,8 +35,18 @@ const kit = (kitSeed: number, n: number) =>
   samplePlan({ bags: [...DEMO_BAGS], things: randomThings(seededRandom(kitSeed), n) });
 const plan = kit(seed, things);
 const instance = compileInstance(plan);
+const memory: LoadMemory = { placed: new Map() };
+const isLate = lateFromNow();
+if (warm === 'own' || warm === 'other' || warm === 'edited') {
+  const before = warm === 'other' ? kit(99, things) : plan;
+  const lookedAt = warm === 'edited' ? { ...before, things: before.things.slice(0, -1) } : before;
+  const own = warm === 'edited' ? memory : undefined;
+  const run = loader(lookedAt, { seed: searchSeed }, { goesOn: () => true, memory: own });
+  while (!isLate() && !run.next().done);
+}
 // Its rounds are not counted, so that it never ends by itself.
-const search = searchLoad(instance, seededRandom(searchSeed), Infinity);
+const known = memory.placed.size > 0 ? [knownLoad(instance, memory)] : [];
+const search = searchLoad(instance, seededRandom(searchSeed), { rounds: Infinity, known });
 const course: FitCourse = { firstMs: null, better: [], rounds: 0 };
 let last: Int32Array | null = null;
 function note({ where, best }: SearchProgress, ms: number) {
@@ -45,12 +56,7 @@ function note({ where, best }: SearchProgress, ms: number) {
   course.better.push([ms, best]);
   last = where;
 }
-
-const isLate = lateFromNow();
-if (warm === 'own' || warm === 'other') {
-  const before = warm === 'own' ? plan : kit(99, things);
-  for (const told of new LookAhead().look(before, { seed: searchSeed }, isLate)) void told;
-} else if (warm === 'ahead') while (!isLate()) note(search.next().value as SearchProgress, 0);
+if (warm === 'ahead') while (!isLate()) note(search.next().value as SearchProgress, 0);
 
 process.once('message', () => {
   const started = performance.now();

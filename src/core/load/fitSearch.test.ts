@@ -63,7 +63,7 @@ describe('a load', () => {
   test('each report is of a load that may be ridden; told to stop, the best so far is proposed', () => {
     const plan = randomPlan(7, 40);
     const instance = compileInstance(plan);
-    const run = searchLoad(instance, seededRandom(1), 4);
+    const run = searchLoad(instance, seededRandom(1), { rounds: 4 });
     let told = 0;
     let before = Infinity;
     for (let step = run.next(); !step.done; step = run.next()) {
@@ -93,7 +93,7 @@ describe('the bound of the loader', () => {
         // Soft things fill the gaps between the stiff, which litres alone count as lost.
         const things = randomThings(seededRandom(seed), 60);
         const instance = compileInstance(samplePlan({ bags: DEMO_BAGS.slice(0, bags), things }));
-        const where = finish(searchLoad(instance, seededRandom(seed), 3));
+        const where = finish(searchLoad(instance, seededRandom(seed), { rounds: 3 }));
         const { total, sound } = judged(instance, where);
         expect(sound).toBe(true);
         expect(boundByFit(instance, total)).toBeLessThanOrEqual(total + 1e-6);
@@ -120,7 +120,7 @@ describe('the bound of the loader', () => {
     });
     const plan = samplePlan({ bags: [box], things: ['a', 'b', 'c'].map(block) });
     const instance = compileInstance(plan);
-    const where = finish(searchLoad(instance, seededRandom(1), 2));
+    const where = finish(searchLoad(instance, seededRandom(1), { rounds: 2 }));
     expect(Array.from(where)).toEqual([0, 0, 0]);
     const { total } = judged(instance, where);
     expect(boundByFit(instance, total)).toBeLessThanOrEqual(total + 1e-6);

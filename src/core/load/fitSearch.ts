@@ -67,6 +67,19 @@ export interface SearchProgress {
   where: Int32Array | null;
 }
 
+export interface SearchOptions {
+  rounds?: number;
+  /** Loads known before, from which it begins too: compartment index of each thing, −1 for the floor. */
+  known?: readonly Int32Array[];
+  /**
+   * Finds what no load is better than, where the search may end; asked once, with the best objective after the starts, where
+   * that leaves nothing behind: else no bound is that close.
+   */
+  boundOf?: (known: number) => number;
+  /** Asked before each round beyond those: whether there is to be one more. */
+  goesOn?: () => boolean;
+}
+
 /**
  * Looks for the assignment of least objective in which every compartment closes by how things lie, and every other hard
  * rule holds. Any-time: the first load that may be ridden is there at the first report, and so is each one after.
@@ -78,20 +91,16 @@ export interface SearchProgress {
  * led to one near by that does (`settle`); what still finds no place is taken out and put where it does; then descent with
  * order counted in. The first rounds start several times over, move anything, and have what is needed most cost twice as
  * much to leave; each later one opens a part of the compartments, drawn anew, and leaves the rest as it lies (large
- * neighbourhood search, Shaw 1998). The load as it is counts as found, so that searching on from it never ends worse.
+ * neighbourhood search, Shaw 1998). The load as it is counts as found, and so do those known, as far as things may still be
+ * there: searching on from them never ends worse.
  *
- * @param random seeded source; the same seed and number of rounds give the same load
- * @param boundOf finds what no load is better than, where the search may end; asked once, with the best objective after
- * the starts, where that leaves nothing behind: else no bound is that close
- * @param goesOn asked before each round beyond those: whether there is to be one more
+ * @param random seeded source; the same seed, rounds and known loads give the same load
  * @returns where each thing goes: compartment index, or −1 for the floor
  */
 export function* searchLoad(
   instance: Instance,
   random: Random,
-  rounds = ROUNDS,
-  boundOf: (known: number) => number = () => -Infinity,
-  goesOn: () => boolean = () => false,
+  { rounds = ROUNDS, known = [], boundOf = () => -Infinity, goesOn = () => false }: SearchOptions = {},
 ): Generator<SearchProgress, Int32Array> {
   const free = Array.from({ length: instance.n }, (_, i) => i).filter((i) => !instance.fixed[i]);
   const options = optionsOf(instance, free);
@@ -110,9 +119,10 @@ export function* searchLoad(
   fitted.fill(free, options);
   yield report(0);
   if (free.length === 0 || instance.m === 0) return best;
-  const isLoaded = free.some((i) => instance.start[i]! >= 0);
-  if (isLoaded && brokenRules(instance, instance.start, () => true).length === 0) {
-    fitted.restore(free, instance.start);
+  for (const load of [instance.start, ...known]) {
+    const isLoaded = free.some((i) => load[i]! >= 0);
+    if (!isLoaded || brokenRules(instance, load, () => true).length > 0) continue;
+    fitted.restore(free, load);
     fitted.mend(free, options);
     yield report(0.01);
   }

@@ -47,30 +47,66 @@ export interface LoaderProgress {
   left: number;
 }
 
+/** Where the best load found last has things: compartment by thing. */
+export interface LoadMemory {
+  placed: ReadonlyMap<string, string>;
+}
+
+export interface LoaderHelp {
+  /** Asked before each round beyond those of its effort: whether there is to be one more. */
+  goesOn?: () => boolean;
+  /** It begins from that too, and leaves there what it finds. */
+  memory?: LoadMemory;
+}
+
 /**
  * Loads a plan by one search: the entrance to fit and search. A generator of progress, whose return is the proposal. Told
  * to stop by `next(true)` it proposes the best load so far; there is one from the first report on.
  *
- * @param goesOn asked before each round beyond those of its effort: whether there is to be one more
  * @example const proposal = runLoader(plan, { seed: 1 }); // all at once, for the command line and tests
  */
 export function* loader(
   plan: Plan,
   options: LoadOptions = {},
-  goesOn?: () => boolean,
+  { goesOn, memory }: LoaderHelp = {},
 ): Generator<LoaderProgress, LoadProposal, boolean | undefined> {
   const instance = compileInstance(plan);
   const rounds = Math.max(1, Math.round(ROUNDS * (options.effort ?? 1)));
-  const boundOf = (known: number) => boundByFit(instance, known);
-  const run = searchLoad(instance, seededRandom(options.seed ?? 1), rounds, boundOf, goesOn);
+  const run = searchLoad(instance, seededRandom(options.seed ?? 1), {
+    rounds,
+    known: memory && memory.placed.size > 0 ? [knownLoad(instance, memory)] : [],
+    boundOf: (known) => boundByFit(instance, known),
+    goesOn,
+  });
   let best = instance.start;
   for (let step = run.next(); ; step = run.next()) {
     if (step.done) return propose(plan, instance, step.value);
-    if (step.value.where) best = step.value.where;
+    if (step.value.where) {
+      best = step.value.where;
+      if (memory) memory.placed = placedBy(instance, best);
+    }
     let left = 0;
     for (const j of best) if (j < 0) left += 1;
     if (yield { done: step.value.done, best: step.value.best, left }) return propose(plan, instance, best);
   }
+}
+
+/** A load found before, of what is still there and may still lie where it did. */
+export function knownLoad(instance: Instance, { placed }: LoadMemory): Int32Array {
+  const spotIndex = new Map(instance.spots.map((spot, j) => [spot.id, j]));
+  return instance.start.map((start, i) => {
+    if (instance.fixed[i]) return start;
+    const j = spotIndex.get(placed.get(instance.things[i]!.id) ?? '') ?? -1;
+    return j >= 0 && instance.allowed[i * instance.m + j] ? j : -1;
+  });
+}
+
+function placedBy(instance: Instance, where: Int32Array): ReadonlyMap<string, string> {
+  const placed = new Map<string, string>();
+  instance.things.forEach(({ id }, i) => {
+    if (where[i]! >= 0) placed.set(id, instance.spots[where[i]!]!.id);
+  });
+  return placed;
 }
 
 /**

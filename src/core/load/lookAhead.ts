@@ -1,5 +1,5 @@
 import type { Plan } from '@/core/plan/plan';
-import { loader, type LoaderProgress, type LoadOptions, type LoadProposal } from './loader';
+import { loader, type LoaderProgress, type LoadMemory, type LoadOptions, type LoadProposal } from './loader';
 
 /** A thread looks ahead for so long at most; 60 to 120 things take it one to three seconds. */
 const AHEAD_MS = 3_000;
@@ -34,6 +34,7 @@ export class LookAhead {
   /** The search last asked for, as far as it got. */
   private left: Left | null = null;
   private isAsked = false;
+  private readonly memory: LoadMemory = { placed: new Map() };
 
   constructor(private readonly searchFor: typeof loader = loader) {}
 
@@ -56,7 +57,8 @@ export class LookAhead {
     // Plans are JSON values, so what is written alike is alike.
     const asked = JSON.stringify([plan, options]);
     const was = this.left?.asked === asked ? this.left : null;
-    const search = was?.search ?? this.searchFor(plan, options, () => !this.isAsked);
+    const search =
+      was?.search ?? this.searchFor(plan, options, { goesOn: () => !this.isAsked, memory: this.memory });
     let step = was?.step ?? search.next();
     this.left = { asked, search, step };
     while (!step.done) {

@@ -82,7 +82,7 @@ function shortMl(instance: Instance): number {
 }
 
 function allFits(plan: Plan): boolean {
-  const run = searchLoad(compileInstance(plan), seededRandom(1), ROUNDS);
+  const run = searchLoad(compileInstance(plan), seededRandom(1), { rounds: ROUNDS });
   for (let step = run.next(); ; step = run.next()) {
     const where = step.done ? step.value : step.value.where;
     if (where?.every((j) => j >= 0)) return true;
