@@ -64,30 +64,36 @@ export interface StiffLay {
 
 /**
  * Lays stiff things down without overlap, each as low as it goes. Several orders are tried, the first that takes
- * everything is kept: what is wanted last first; the largest first; the longest first; of a few things at last corner
- * places one by one. "Finds no place" is therefore not proven, "lies there" is: every placement can be checked.
+ * everything is kept: what is wanted last first; the largest first; the longest first. "Finds no place" is therefore not
+ * proven, "lies there" is: every placement can be checked.
+ *
+ * @returns null where none of them takes everything
+ */
+export function layAll(chamber: Chamber, stiff: readonly Thing[]): StiffLay | null {
+  const pieces = stiff.flatMap(knownPieces);
+  const packer = packerFor(chamber, pieces.length);
+  const takesAll = (order: readonly Piece[]) => packer.putAll(order, onBottom, true).length === 0;
+  const isIn =
+    takesAll(inOrderOfCall(pieces)) ||
+    (volumeOf(pieces) <= chamber.volumeMl && (takesAll(bySize(pieces)) || takesAll(byLength(pieces))));
+  return isIn ? layOf(chamber, packer.lying(), []) : null;
+}
+
+/**
+ * The same, with what lies where not everything does; and where a few find no place by any order, corner places are tried
+ * one by one.
  *
  * @param tries corner places tried at last; 0 leaves that out
  */
 export function layStiff(chamber: Chamber, stiff: readonly Thing[], tries = TRIES): StiffLay {
+  const all = layAll(chamber, stiff);
+  if (all) return all;
   const pieces = stiff.flatMap(knownPieces);
-  if (pieces.length === 0) return layOf(chamber, [], []);
   const packer = packerFor(chamber, pieces.length);
+  const isWorthTrying = tries > 0 && pieces.length <= FEW && volumeOf(pieces) <= chamber.volumeMl;
+  if (isWorthTrying && packer.putByTrying(bySize(pieces), tries)) return layOf(chamber, packer.lying(), []);
   const left = packer.putAll(inOrderOfCall(pieces), onBottom, false);
-  if (left.length === 0) return layOf(chamber, packer.lying(), []);
-  const best = packer.lying();
-  const bySize = [...pieces].sort(
-    (a, b) => stiffenersFirst(a, b) || crushedLast(a, b) || b.volumeMl - a.volumeMl,
-  );
-  const byLength = [...pieces].sort((a, b) => stiffenersFirst(a, b) || longest(b) - longest(a));
-  const sum = pieces.reduce((ml, piece) => ml + piece.volumeMl, 0);
-  if (sum <= chamber.volumeMl) {
-    for (const order of [bySize, byLength])
-      if (packer.putAll(order, onBottom, true).length === 0) return layOf(chamber, packer.lying(), []);
-    if (tries > 0 && pieces.length <= FEW && packer.putByTrying(bySize, tries))
-      return layOf(chamber, packer.lying(), []);
-  }
-  return layOf(chamber, best, left);
+  return layOf(chamber, packer.lying(), left);
 }
 
 /**
@@ -172,6 +178,12 @@ const inOrderOfCall = (pieces: readonly Piece[]): Piece[] =>
   [...pieces].sort(
     (a, b) => stiffenersFirst(a, b) || b.depth - a.depth || crushedLast(a, b) || b.volumeMl - a.volumeMl,
   );
+
+const bySize = (pieces: readonly Piece[]): Piece[] =>
+  [...pieces].sort((a, b) => stiffenersFirst(a, b) || crushedLast(a, b) || b.volumeMl - a.volumeMl);
+const byLength = (pieces: readonly Piece[]): Piece[] =>
+  [...pieces].sort((a, b) => stiffenersFirst(a, b) || longest(b) - longest(a));
+const volumeOf = (pieces: readonly Piece[]): number => pieces.reduce((ml, piece) => ml + piece.volumeMl, 0);
 
 /** Whether a thing finds room in the compartment when nothing else is in it. */
 export function fitsAlone(chamber: Chamber, thing: Thing): boolean {

@@ -3,7 +3,7 @@ import type { Thing } from '@/core/kit/thing';
 import type { Chamber } from './chamber';
 import { chamberOf } from './chamberOf';
 import { split } from './split';
-import { fitIn, fitsAlone, layStiff, type Fit, type StiffLay } from './fit';
+import { fitIn, fitsAlone, layAll, layStiff, type Fit, type StiffLay } from './fit';
 
 /**
  * What was found once is kept for as long as the same objects are: plans are values that are never changed in place, so
@@ -13,7 +13,7 @@ import { fitIn, fitsAlone, layStiff, type Fit, type StiffLay } from './fit';
 const chambers = new WeakMap<Compartment, { opening: Bag['opening']; chamber: Chamber }>();
 const fits = new WeakMap<Chamber, Map<string, Fit>>();
 const lays = new WeakMap<Chamber, Map<string, StiffLay>>();
-const quickLays = new WeakMap<Chamber, Map<string, StiffLay>>();
+const allIn = new WeakMap<Chamber, Map<string, StiffLay | null>>();
 const alone = new WeakMap<Chamber, Map<string, boolean>>();
 const numbers = new WeakMap<Thing, number>();
 let lastNumber = 0;
@@ -44,21 +44,21 @@ export function knownFit(chamber: Chamber, things: readonly Thing[]): Fit {
 }
 
 /**
- * How the stiff among some things lie, without going back where a few find no place, as the search asks it: what lies by
- * this lies by `knownFit` too.
+ * How the stiff among some things lie, null where not all of them do, without going back where a few find no place: as the
+ * search asks it. What lies by this lies by `knownFit` too.
  *
  * @param things in any order that is the same for the same set
  */
-export const quickLay = (chamber: Chamber, things: readonly Thing[]): StiffLay =>
-  knownLay(quickLays, chamber, things, (own, stiff) => layStiff(own, stiff, 0));
+export const knownAllIn = (chamber: Chamber, things: readonly Thing[]): StiffLay | null =>
+  knownLay(allIn, chamber, things, layAll);
 
 /** How the stiff among some things lie: the costly part, and the same whatever is soft around them. */
-function knownLay(
-  all: WeakMap<Chamber, Map<string, StiffLay>>,
+function knownLay<Lay extends StiffLay | null>(
+  all: WeakMap<Chamber, Map<string, Lay>>,
   chamber: Chamber,
   things: readonly Thing[],
-  lay: (chamber: Chamber, stiff: readonly Thing[]) => StiffLay,
-): StiffLay {
+  lay: (chamber: Chamber, stiff: readonly Thing[]) => Lay,
+): Lay {
   const { placed } = split(things);
   return kept(all, chamber, keyOf(placed), () => lay(chamber, placed));
 }

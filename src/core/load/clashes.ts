@@ -1,5 +1,5 @@
 import { knownPieces } from '@/core/fit/split';
-import { quickLay } from '@/core/fit/known';
+import { knownAllIn } from '@/core/fit/known';
 import type { Piece } from '@/core/fit/pieces';
 import type { Instance } from './instance';
 
@@ -34,8 +34,8 @@ export function clashesOf(instance: Instance): Clash[] {
     const { chamber } = spots[j]!;
     const capacity = capacityMl[j]!;
     const ownSize = (i: number) => {
-      const { lying, left } = quickLay(chamber, outer[i]!);
-      return left.length > 0 ? Infinity : Math.max(...lying.map(({ u1 }) => u1));
+      const lay = knownAllIn(chamber, outer[i]!);
+      return lay ? Math.max(...lay.lying.map(({ u1 }) => u1)) : Infinity;
     };
     const stiff = Array.from({ length: n }, (_, i) => i)
       .filter((i) => stiffMl[i]! > 0 && (fixed[i] ? start[i] === j : allowed[i * m + j] === 1))
@@ -62,7 +62,7 @@ export function clashesOf(instance: Instance): Clash[] {
         )
           continue;
         asked += 1;
-        const lie = ml <= capacity && quickLay(chamber, [...outer[i]!, ...outer[k]!]).left.length === 0;
+        const lie = ml <= capacity && knownAllIn(chamber, [...outer[i]!, ...outer[k]!]) !== null;
         if (!lie) clashes.push({ i, k, j });
         else if (p && q) lying.push([p, q]);
       }

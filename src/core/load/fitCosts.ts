@@ -1,5 +1,7 @@
-import { fitIn } from '@/core/fit/fit';
-import { quickLay } from '@/core/fit/known';
+import { fitIn, layStiff, type StiffLay } from '@/core/fit/fit';
+import { knownAllIn } from '@/core/fit/known';
+import { split } from '@/core/fit/split';
+import type { Thing } from '@/core/kit/thing';
 import type { Random } from '@/core/random';
 import { seededRandom } from '@/core/random';
 import { ORDER_POINTS } from './costs';
@@ -7,13 +9,21 @@ import type { Instance } from './instance';
 
 /** What the fit of a compartment costs: millilitres that are not in, and points for what must be dug out. */
 interface Cost {
+  /** Infinite while it is open. */
   overMl: number;
   order: number;
   /** Things of the pairs of which the first lies under the second, one after the other. */
   under: readonly number[];
   /** Whether all that is stiff lies; taken to where litres alone say no and nothing was laid down. */
   stiffLies: boolean;
+  /**
+   * What is to be laid down as far as it goes, to know by how much it does not close. A search seldom asks that, only
+   * whether: of all sets a third does not lie.
+   */
+  open: readonly Thing[] | null;
 }
+/** What does not close is over by so many millilitres at least. */
+const LEAST_OVER_ML = 1;
 
 /** Two numbers of 26 bits make a key of 52, which a double holds exactly. */
 const HIGH = 2 ** 26;
@@ -25,12 +35,9 @@ const HIGH = 2 ** 26;
  * million searches; what is taken for the best is asked again in full.
  */
 export class FitCosts {
-  /** Of the assignment as it is, by compartment. */
-  readonly overMl: Float64Array;
-  readonly order: Float64Array;
   /** By thing, in how many pairs of what must be dug out it takes part where it lies; stale on the floor. */
   readonly involved: Int32Array;
-  /** What the move last asked about would change, over both compartments. */
+  /** What the move last asked about would change, over both compartments; infinite where one then closes no more. */
   changeOverMl = 0;
   changeOrder = 0;
   private readonly low: Int32Array;
@@ -40,7 +47,8 @@ export class FitCosts {
   private readonly known: Map<number, Cost>[];
   private readonly where: Int32Array;
   private readonly members: Int32Array[];
-  private readonly lies: boolean[] = [];
+  /** Of the assignment as it is, by compartment. */
+  private readonly at: Cost[];
   private readonly counts: Int32Array;
   /** Compartments that hold something else than they did; all before the first assignment. */
   private readonly changed: Uint8Array;
@@ -59,8 +67,7 @@ export class FitCosts {
     [this.low, this.high] = [bits(), bits()];
     this.keyLow = new Int32Array(m);
     this.keyHigh = new Int32Array(m);
-    this.overMl = new Float64Array(m);
-    this.order = new Float64Array(m);
+    this.at = Array.from({ length: m }, () => NOTHING);
     this.known = Array.from({ length: m }, () => new Map<number, Cost>());
     this.where = new Int32Array(n).fill(-1);
     this.usedMl = new Float64Array(m);
@@ -91,19 +98,16 @@ export class FitCosts {
       // The sums of what came and went differ by their rounding from those of what is there.
       this.usedMl[j] = 0;
       for (let p = 0; p < this.counts[j]!; p += 1) this.usedMl[j]! += this.leastMl[this.members[j]![p]!]!;
-      const cost = this.costOf(j, -1, -1, this.keyLow[j]!, this.keyHigh[j]!);
-      this.lies[j] = cost.stiffLies;
-      this.overMl[j] = cost.overMl;
-      this.order[j] = cost.order;
-      this.involve(j, cost);
+      this.become(j, this.costOf(j, -1, -1, this.keyLow[j]!, this.keyHigh[j]!));
     }
   }
 
-  /** Counts anew who takes part in what must be dug out of compartment j. */
-  private involve(j: number, { under }: Cost): void {
+  /** Takes what compartment j costs now, and counts anew who takes part in what must be dug out of it. */
+  private become(j: number, cost: Cost): void {
+    this.at[j] = cost;
     const own = this.members[j]!;
     for (let p = 0; p < this.counts[j]!; p += 1) this.involved[own[p]!] = 0;
-    for (const i of under) this.involved[i]! += 1;
+    for (const i of cost.under) this.involved[i]! += 1;
   }
 
   /**
@@ -126,14 +130,19 @@ export class FitCosts {
     }
     costs[0] = a < 0 ? NOTHING : this.costOf(a, i, k, this.keyLow[a]! ^ low, this.keyHigh[a]! ^ high);
     costs[1] = b < 0 ? NOTHING : this.costOf(b, k, i, this.keyLow[b]! ^ low, this.keyHigh[b]! ^ high);
-    if (a >= 0) {
-      this.changeOverMl += costs[0].overMl - this.overMl[a]!;
-      this.changeOrder += costs[0].order - this.order[a]!;
+    if (a >= 0) this.addChange(a, this.at[a]!, costs[0]);
+    if (b >= 0) this.addChange(b, this.at[b]!, costs[1]);
+  }
+
+  private addChange(j: number, from: Cost, to: Cost): void {
+    if (to.open && from.overMl === 0) {
+      this.changeOverMl = Infinity;
+      return;
     }
-    if (b >= 0) {
-      this.changeOverMl += costs[1].overMl - this.overMl[b]!;
-      this.changeOrder += costs[1].order - this.order[b]!;
-    }
+    if (from.open) this.close(j, from);
+    if (to.open) this.close(j, to);
+    this.changeOverMl += to.overMl - from.overMl;
+    this.changeOrder += to.order - from.order;
   }
 
   /** Whether litres alone let i into compartment b, with k out of it where that is not −1. */
@@ -153,23 +162,22 @@ export class FitCosts {
     const { i, a, b, k } = this.pending;
     this.shift(i, b);
     if (k >= 0) this.shift(k, a);
-    if (a >= 0) {
-      this.lies[a] = this.costs[0].stiffLies;
-      this.overMl[a] = this.costs[0].overMl;
-      this.order[a] = this.costs[0].order;
-      this.involve(a, this.costs[0]);
-    }
-    if (b >= 0) {
-      this.lies[b] = this.costs[1].stiffLies;
-      this.overMl[b] = this.costs[1].overMl;
-      this.order[b] = this.costs[1].order;
-      this.involve(b, this.costs[1]);
-    }
+    if (a >= 0) this.become(a, this.costs[0]);
+    if (b >= 0) this.become(b, this.costs[1]);
+  }
+
+  closes(j: number): boolean {
+    return this.at[j]!.overMl === 0;
+  }
+
+  /** Millilitres that are not in compartment j. */
+  overMl(j: number): number {
+    return this.close(j, this.at[j]!).overMl;
   }
 
   /** Whether all that is stiff in compartment j lies, whatever the soft need. */
   stiffLies(j: number): boolean {
-    return this.lies[j]!;
+    return this.at[j]!.stiffLies;
   }
 
   /** Millilitres of compartment j that are taken for sure. */
@@ -177,14 +185,21 @@ export class FitCosts {
     return this.usedMl[j]!;
   }
 
-  /** Sum over all compartments. */
-  total(): { overMl: number; order: number } {
-    let [overMl, order] = [0, 0];
-    for (let j = 0; j < this.instance.m; j += 1) {
-      overMl += this.overMl[j]!;
-      order += this.order[j]!;
+  /** Points of all compartments for what must be dug out. */
+  totalOrder(): number {
+    let order = 0;
+    for (let j = 0; j < this.at.length; j += 1) order += this.close(j, this.at[j]!).order;
+    return order;
+  }
+
+  /** Millilitres that are not in, over all compartments; infinite where they are known to be more than `most`. */
+  totalOverMl(most = Infinity): number {
+    let sum = 0;
+    for (let j = 0; j < this.at.length; j += 1) {
+      if (this.at[j]!.open && sum + LEAST_OVER_ML > most) return Infinity;
+      sum += this.overMl(j);
     }
-    return { overMl, order };
+    return sum;
   }
 
   /** Moves a thing in the sets and their keys. */
@@ -222,7 +237,7 @@ export class FitCosts {
     for (const i of lots) leastMl += this.leastMl[i]!;
     const capacity = instance.capacityMl[j]!;
     if (leastMl > capacity + 1e-6) {
-      const cost: Cost = { overMl: leastMl - capacity, order: 0, under: [], stiffLies: true };
+      const cost: Cost = { overMl: leastMl - capacity, order: 0, under: [], stiffLies: true, open: null };
       own.set(key, cost);
       return cost;
     }
@@ -230,20 +245,36 @@ export class FitCosts {
     lots.sort((a, b) => a - b);
     const { chamber } = instance.spots[j]!;
     const things = lots.flatMap((i) => instance.outer[i]!);
-    const lay = quickLay(chamber, things);
-    const fit = fitIn(chamber, things, lay);
-    const cost: Cost = {
-      overMl: fit.closes ? 0 : Math.max(1, fit.neededMl - capacity, noPlaceMl(instance, fit)),
-      order: instance.weights.order * ORDER_POINTS * fit.under.length,
-      under: fit.under.flatMap(([a, b]) => [this.lotOf.get(a)!, this.lotOf.get(b)!]),
-      stiffLies: lay.left.length === 0,
-    };
+    const lay = knownAllIn(chamber, things);
+    const cost: Cost = lay
+      ? this.laidDown(j, things, lay)
+      : { overMl: Infinity, order: 0, under: [], stiffLies: false, open: things };
     own.set(key, cost);
     return cost;
   }
+
+  private laidDown(j: number, things: readonly Thing[], lay: StiffLay): Cost {
+    const { instance } = this;
+    const fit = fitIn(instance.spots[j]!.chamber, things, lay);
+    const overMl = Math.max(LEAST_OVER_ML, fit.neededMl - instance.capacityMl[j]!, noPlaceMl(instance, fit));
+    return {
+      overMl: fit.closes ? 0 : overMl,
+      order: instance.weights.order * ORDER_POINTS * fit.under.length,
+      under: fit.under.flatMap(([a, b]) => [this.lotOf.get(a)!, this.lotOf.get(b)!]),
+      stiffLies: lay.left.length === 0,
+      open: null,
+    };
+  }
+
+  /** Lays down what was left open, as far as it goes. */
+  private close(j: number, cost: Cost): Cost {
+    if (!cost.open) return cost;
+    const lay = layStiff(this.instance.spots[j]!.chamber, split(cost.open).placed, 0);
+    return Object.assign(cost, this.laidDown(j, cost.open, lay));
+  }
 }
 
-const NOTHING: Cost = { overMl: 0, order: 0, under: [], stiffLies: true };
+const NOTHING: Cost = { overMl: 0, order: 0, under: [], stiffLies: true, open: null };
 
 /** Room that what found no place would need: the way back to what closes leads over less of it. */
 function noPlaceMl(instance: Instance, fit: { noPlace: readonly string[] }): number {

@@ -221,7 +221,7 @@ function learnStiff({ instance, state, fits }: FittedState, learnedMl: Float64Ar
   const held = stiffMlOf(instance, state.where);
   for (let j = 0; j < instance.m; j += 1) {
     const ml = learnedMl[j]!;
-    if (fits.overMl[j]! > 0) learnedMl[j] = Math.max(STIFF_AT_LEAST * instance.capacityMl[j]!, ml * LESS);
+    if (!fits.closes(j)) learnedMl[j] = Math.max(STIFF_AT_LEAST * instance.capacityMl[j]!, ml * LESS);
     else if (held[j]! > HARDLY_ANY_LEFT * ml) learnedMl[j] = ml * MORE;
   }
 }

@@ -29,15 +29,15 @@ export class FittedState {
     this.pointsAPair = instance.weights.order * ORDER_POINTS;
     this.fits = new FitCosts(instance);
     this.fits.start(this.state.where);
-    this.pinnedOverMl = this.fits.total().overMl + 1e-6;
+    this.pinnedOverMl = this.fits.totalOverMl() + 1e-6;
   }
 
   get total(): number {
-    return this.state.total + this.fits.total().order;
+    return this.state.total + this.fits.totalOrder();
   }
 
   closes(): boolean {
-    return this.fits.total().overMl <= this.pinnedOverMl;
+    return this.fits.totalOverMl(this.pinnedOverMl) <= this.pinnedOverMl;
   }
 
   restore(free: readonly number[], where: ArrayLike<number>): void {
@@ -128,7 +128,7 @@ export class FittedState {
     const { state, fits, instance } = this;
     for (let j = 0; j < instance.m; j += 1) {
       const own = free.filter((i) => state.where[i] === j);
-      while (fits.overMl[j]! > 0 && own.length > 0) {
+      while (!fits.closes(j) && own.length > 0) {
         // What mends most for what it costs to leave out, of the largest: small things mend nothing.
         own.sort((p, q) => instance.needMl[q]! - instance.needMl[p]!);
         let [best, bestScore] = [0, -Infinity];

@@ -179,11 +179,11 @@ export function judged(
 ): { total: number; order: number; sound: boolean } {
   const fits = new FitCosts(instance);
   fits.start(where);
-  const { order } = fits.total();
+  const order = fits.totalOrder();
   return {
     total: objectiveOf(instance, where).total + order,
     order,
-    sound: brokenRules(instance, where, (j) => fits.overMl[j] === 0).length === 0,
+    sound: brokenRules(instance, where, (j) => fits.closes(j)).length === 0,
   };
 }
 

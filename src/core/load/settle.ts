@@ -1,4 +1,4 @@
-import { quickLay } from '@/core/fit/known';
+import { knownAllIn } from '@/core/fit/known';
 import type { Random } from '@/core/random';
 import type { Annealer } from './anneal';
 import type { FittedState } from './fitted';
@@ -36,11 +36,11 @@ export function settle(
   for (let time = 0; time < TIMES && !fitted.closes() && state.total <= most; time += 1) {
     const failing: number[] = [];
     for (let j = 0; j < instance.m; j += 1) {
-      if (fits.overMl[j]! <= 0) continue;
+      if (fits.closes(j)) continue;
       failing.push(j);
       if (fits.stiffLies(j)) {
         const least = LEAST_ROOM * instance.capacityMl[j]!;
-        roomMl[j] = Math.max(least, Math.min(roomMl[j]!, fits.leastMlIn(j)) - fits.overMl[j]!);
+        roomMl[j] = Math.max(least, Math.min(roomMl[j]!, fits.leastMlIn(j)) - fits.overMl(j));
         continue;
       }
       const set = leastNotLying(instance, state.where, j);
@@ -62,10 +62,10 @@ export function leastNotLying(instance: Instance, where: ArrayLike<number>, j: n
   const stiff = Array.from({ length: n }, (_, i) => i).filter((i) => where[i] === j && stiffMl[i]! > 0);
   const { chamber } = spots[j]!;
   const lie = (lots: readonly number[]) =>
-    quickLay(
+    knownAllIn(
       chamber,
       lots.flatMap((i) => outer[i]!),
-    ).left.length === 0;
+    ) !== null;
   let set = stiff;
   // The smallest first: what does not lie is seldom due to them.
   for (const i of stiff.filter((k) => !fixed[k]).sort((a, b) => stiffMl[a]! - stiffMl[b]!)) {
