@@ -54,3 +54,22 @@ test('a thing longer than any bag: no change of litres lets it in', () => {
   });
   expect(found(samplePlan({ bags: [bag], things: [poles] }))).toEqual({ changes: [], leastMl: 0 });
 });
+
+test('of what a fellow carries a larger bag of theirs does, a larger one of the rider’s does not', () => {
+  const { rider, bike } = samplePlan();
+  const bags = [sampleBag('front roll', 'bar roll', { statedMl: 1500 })];
+  const plan = samplePlan({
+    bags: [bag],
+    things: [soft('a'), soft('b'), soft('c'), soft('d', { system: 'sleep', volumeMl: 1600 })],
+    fellows: [{ id: 'robin', name: 'Robin', share: 1, rider, bike, bags }],
+    wishes: [{ kind: 'theirs', thingId: 'd', fellowId: 'robin' }],
+  });
+  // 1600 ÷ 0.95 in 1500: 184 short. 16 % more of 1500 are 240, and 15 % of d are 253.
+  const { changes } = found(plan);
+  expect(changes.map(({ words }) => words)).toEqual([
+    'A larger front roll for Robin',
+    'Press d into 15 % less',
+  ]);
+  expect(changes[0]!.freesMl).toBeCloseTo(240, 6);
+  expect(changes[0]!.edit).toBeNull();
+});

@@ -1,9 +1,10 @@
-import { capacityMl } from '@/core/bag/bag';
+import { capacityMl, type Bag } from '@/core/bag/bag';
 import type { Thing } from '@/core/kit/thing';
 import { thingVolumeMl } from '@/core/kit/thing';
 import { applyEdit } from '@/core/plan/apply';
 import type { Edit } from '@/core/plan/edit';
 import type { Plan } from '@/core/plan/plan';
+import { carriersOf } from '@/core/plan/riders';
 import { seededRandom } from '@/core/random';
 import { searchLoad } from './fitSearch';
 import { compileInstance, type Instance } from './instance';
@@ -12,7 +13,7 @@ import { neededMl } from './volume';
 /** A change that would let everything in, tried out. */
 export interface Change {
   kind: 'worn' | 'pressed' | 'larger bag';
-  /** "Wear the rain jacket", "A seat pack of 10.1 l instead of 8.8 l". */
+  /** "Wear Rain jacket at the start", "A larger seat pack for Robin". */
   words: string;
   /** Room it makes, millilitres. */
   freesMl: number;
@@ -90,6 +91,28 @@ function allFits(plan: Plan): boolean {
   }
 }
 
+/** Every bag that may carry something, those of fellows who do too, with how another takes its place and whose it is in words. */
+function bagsOf(plan: Plan): { bag: Bag; put: (other: Bag) => Edit; whose: string }[] {
+  const own = plan.bags.map((bag) => ({
+    bag,
+    put: (other: Bag): Edit => ({ kind: 'put bags', bags: [other] }),
+    whose: '',
+  }));
+  const carriers = new Set(carriersOf(plan).values());
+  const carrying = plan.fellows.filter(({ id }) => carriers.has('any') || carriers.has(id));
+  const theirs = carrying.flatMap((fellow) =>
+    fellow.bags.map((bag) => {
+      const put = (other: Bag): Edit => {
+        const bags = fellow.bags.map((each) => (each === bag ? other : each));
+        const fellows = plan.fellows.map((each) => (each === fellow ? { ...fellow, bags } : each));
+        return { kind: 'set fellows', fellows };
+      };
+      return { bag, put, whose: ` for ${fellow.name}` };
+    }),
+  );
+  return [...own, ...theirs];
+}
+
 interface Candidate {
   change: Change;
   changed: Plan;
@@ -133,7 +156,7 @@ function candidatesFor(plan: Plan): Candidate[] {
       thing.id,
     );
   }
-  for (const bag of plan.bags) {
+  for (const { bag, put, whose } of bagsOf(plan)) {
     const own = bag.compartments.reduce((sum, compartment) => sum + capacityMl(compartment), 0);
     for (const factor of LARGER) {
       const larger = {
@@ -146,11 +169,11 @@ function candidatesFor(plan: Plan): Candidate[] {
       add(
         {
           kind: 'larger bag',
-          words: `A larger ${bag.name.toLowerCase()}`,
+          words: `A larger ${bag.name.toLowerCase()}${whose}`,
           freesMl: own * (factor - 1),
           edit: null,
         },
-        edited({ kind: 'put bags', bags: [larger] }),
+        edited(put(larger)),
         bag.id,
       );
     }
