@@ -123,10 +123,12 @@ export class LoaderStore {
   private readonly lookAhead = (): void => {
     const plan = (this.ahead = this.plan());
     if (cannotLoad(plan)) return;
-    // One that breaks at what nobody asked for is not missed.
+    // One that breaks at what nobody asked for is not missed; what it was asked meanwhile breaks by itself.
     this.theThread()
       .lookAhead(plan, optionsOf(false))
-      .catch(() => this.dismissThread());
+      .catch(() => {
+        if (!this.job) this.dismissThread();
+      });
   };
 
   /** With the thread there is: one that died while nobody asked is not made again for that. */
