@@ -119,9 +119,11 @@ export function* searchLoad(
   fitted.fill(free, options);
   yield report(0);
   if (free.length === 0 || instance.m === 0) return best;
+  let isKnown = false;
   for (const load of [instance.start, ...known]) {
     const isLoaded = free.some((i) => load[i]! >= 0);
     if (!isLoaded || brokenRules(instance, load, () => true).length > 0) continue;
+    isKnown = true;
     fitted.restore(free, load);
     fitted.mend(free, options);
     yield report(0.01);
@@ -146,13 +148,15 @@ export function* searchLoad(
   const lead = new Lead(fitted, annealer, needed);
   lead.makeNeededDearer(DEARER_AT_FIRST);
   lead.look();
+  const anew = lead.from;
   fitted.restore(free, best);
   lead.look();
-  const first = lead.from;
+  // From a load that was known every other start, lest all of them end in what that had settled on.
+  const first = [lead.from, isKnown ? anew : lead.from] as const;
   let bound = -Infinity;
   for (let round = 0; bestTotal > bound + 1e-6 && (round < rounds || goesOn()); round += 1) {
     const isStart = round < STARTS * ROUNDS_A_START;
-    if (isStart && round % ROUNDS_A_START === 0) lead.begin(free, first);
+    if (isStart && round % ROUNDS_A_START === 0) lead.begin(free, first[(round / ROUNDS_A_START) % 2]!);
     if (round === STARTS * ROUNDS_A_START) {
       lead.makeNeededDearer(1);
       lead.begin(free, best);
