@@ -84,7 +84,7 @@ export interface SearchOptions {
  * Looks for the assignment of least objective in which every compartment closes by how things lie, and every other hard
  * rule holds. Any-time: the first load that may be ridden is there at the first report, and so is each one after.
  *
- * A greedy load first; then one in which what is needed most has the bags to itself before the rest comes. Then rounds of
+ * A load that is known first, or else a greedy one; then one in which what is needed most has the bags to itself before the rest comes. Then rounds of
  * an annealing by litres, which tries millions of moves a second, each from the best so far. It gives stiff things
  * their own volume, but no compartment more of them than it was found to take (`STIFF_AT_FIRST`), and no two that do not
  * lie there together (`clashesOf`): what it calls a load then nearly is one. It is laid down, and where it does not lie
@@ -116,18 +116,20 @@ export function* searchLoad(
     return { done, best: bestTotal, where: better ? best : null };
   };
 
-  fitted.fill(free, options);
-  yield report(0);
-  if (free.length === 0 || instance.m === 0) return best;
   let isKnown = false;
-  for (const load of [instance.start, ...known]) {
+  for (const load of [...known, instance.start]) {
     const isLoaded = free.some((i) => load[i]! >= 0);
     if (!isLoaded || brokenRules(instance, load, () => true).length > 0) continue;
     isKnown = true;
     fitted.restore(free, load);
     fitted.mend(free, options);
-    yield report(0.01);
+    yield report(0);
   }
+  if (!isKnown) {
+    fitted.fill(free, options);
+    yield report(0);
+  }
+  if (free.length === 0 || instance.m === 0) return best;
   const needed = free.filter(
     (i) => instance.leave[i]! >= LEAVE_POINTS.must * instance.weights['left behind'],
   );
@@ -148,15 +150,13 @@ export function* searchLoad(
   const lead = new Lead(fitted, annealer, needed);
   lead.makeNeededDearer(DEARER_AT_FIRST);
   lead.look();
-  const anew = lead.from;
   fitted.restore(free, best);
   lead.look();
-  // From a load that was known every other start, lest all of them end in what that had settled on.
-  const first = [lead.from, isKnown ? anew : lead.from] as const;
+  const first = lead.from;
   let bound = -Infinity;
   for (let round = 0; bestTotal > bound + 1e-6 && (round < rounds || goesOn()); round += 1) {
     const isStart = round < STARTS * ROUNDS_A_START;
-    if (isStart && round % ROUNDS_A_START === 0) lead.begin(free, first[(round / ROUNDS_A_START) % 2]!);
+    if (isStart && round % ROUNDS_A_START === 0) lead.begin(free, first);
     if (round === STARTS * ROUNDS_A_START) {
       lead.makeNeededDearer(1);
       lead.begin(free, best);
