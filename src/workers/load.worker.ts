@@ -33,8 +33,9 @@ const api = {
   ): Promise<LoadProposal | null> => ask(ahead.load(known(plan), options), onProgress),
   smallestChange: (plan: Plan, onProgress: (done: number) => void): Promise<SmallestChange | null> =>
     ask(smallestChange(known(plan)), onProgress),
-  lookAhead: async (plan: Plan, options: LoadOptions): Promise<void> =>
-    void (await ask(ahead.look(known(plan), options, lateFromNow()), () => undefined)),
+  /** Answers whether it looked as far as it will. */
+  lookAhead: async (plan: Plan, options: LoadOptions): Promise<boolean> =>
+    (await ask(ahead.look(known(plan), options, lateFromNow()), () => undefined)) !== null,
   stop,
   rest,
 };

@@ -38,13 +38,18 @@ export class LookAhead {
 
   constructor(private readonly searchFor: typeof loader = loader) {}
 
-  /** Looks until it is late, asked after each step, or nothing better can be found. */
-  *look(plan: Plan, options: LoadOptions, isLate: () => boolean): Generator<LoaderProgress, void> {
+  /**
+   * Looks until it is late, asked after each step, or nothing better can be found.
+   *
+   * @returns true, where nobody ended it before
+   */
+  *look(plan: Plan, options: LoadOptions, isLate: () => boolean): Generator<LoaderProgress, true> {
     this.isAsked = false;
     for (const told of this.goOn(plan, options)) {
       yield told;
-      if (isLate()) return;
+      if (isLate()) break;
     }
+    return true;
   }
 
   /** As `loader`; where that very search was left, it tells at once how far it got, and goes on. */

@@ -25,6 +25,20 @@ import { useBoardKeys } from './useBoardKeys';
 import { BikeDrawing } from '@/ui/bike/BikeDrawing';
 import styles from './Board.module.css';
 
+/** Has the loader look ahead while the board is open and the rider rests. */
+function useLookingAhead() {
+  const { ready, busy } = useLoader();
+  useEffect(() => {
+    const leave = ready();
+    const events = ['keydown', 'pointerdown'] as const;
+    for (const event of events) window.addEventListener(event, busy, { capture: true, passive: true });
+    return () => {
+      for (const event of events) window.removeEventListener(event, busy, { capture: true });
+      leave();
+    };
+  }, [ready, busy]);
+}
+
 /** The bike with its bags, the floor, and moving things between them. */
 export function Board() {
   const board = useBoard();
@@ -38,8 +52,7 @@ export function Board() {
     useSensor(TouchSensor, { activationConstraint: { delay: 180, tolerance: 8 } }),
   );
   useBoardKeys(board);
-  const { ready } = useLoader();
-  useEffect(() => ready(), [ready]);
+  useLookingAhead();
   // Every other stage is about the rider's own bike.
   const ownBike = useRef(() => chooseRider(null));
   useEffect(() => ownBike.current, []);

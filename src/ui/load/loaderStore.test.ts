@@ -83,7 +83,7 @@ class World {
     return {
       load: (plan, { effort }, tell) => ask<LoadProposal | null>('load', plan, effort, tell),
       smallestChange: (plan, tell) => ask<SmallestChange | null>('changes', plan, undefined, tell),
-      lookAhead: (plan, { effort }) => ask<void>('look ahead', plan, effort),
+      lookAhead: (plan, { effort }) => ask<boolean>('look ahead', plan, effort),
       stop: async () => void (own.stopped += 1),
       rest: async () => void (own.rested += 1),
       end: () => (own.ended = true),
@@ -246,9 +246,33 @@ describe('a thread', () => {
     world.timers[0]!.run();
     expect(thread!.asked).toHaveLength(2);
     expect(world.last).toMatchObject({ what: 'look ahead', plan: world.plan });
-    await answer(world.last, undefined);
+    await answer(world.last, true);
     world.change(home);
     expect(world.timers.at(-1)).toMatchObject({ ms: QUIET_MS });
+  });
+
+  test('rests at every key and press while it looks ahead, and looks on once they are over', async () => {
+    const world = new World();
+    world.loader.ready();
+    const [thread] = world.threads;
+    world.loader.busy();
+    world.loader.busy();
+    expect(thread!.rested).toBe(2);
+    await answer(world.last, false);
+    expect(world.timers.map(({ ms }) => ms)).toEqual([QUIET_MS]);
+    world.timers[0]!.run();
+    expect(thread!.asked).toHaveLength(2);
+    expect(world.last).toMatchObject({ what: 'look ahead', plan: world.plan });
+    // What it has looked at as far as it will is not looked at again.
+    await answer(world.last, true);
+    world.loader.busy();
+    expect(thread!.rested).toBe(2);
+    // Nor is a search disturbed.
+    world.change(home);
+    world.loader.run();
+    const rested = thread!.rested;
+    world.loader.busy();
+    expect(thread!.rested).toBe(rested);
   });
 
   test('that is wanted does not look ahead any more; it does of the plan with its load', async () => {

@@ -29,8 +29,12 @@ export interface LoaderThread {
     onProgress: (progress: LoaderProgress) => void,
   ): Promise<LoadProposal | null>;
   smallestChange(plan: Plan, onProgress: (done: number) => void): Promise<SmallestChange | null>;
-  /** Begins on a load that may be asked for, for some seconds: asked for with the same options it is there the sooner. */
-  lookAhead(plan: Plan, options: LoadOptions): Promise<void>;
+  /**
+   * Begins on a load that may be asked for, for some seconds: asked for with the same options it is there the sooner.
+   *
+   * @returns whether it looked as far as it will: not where something else was asked meanwhile, or it was told to rest
+   */
+  lookAhead(plan: Plan, options: LoadOptions): Promise<boolean>;
   stop(): Promise<void>;
   rest(): Promise<void>;
   /** Ends the thread, whatever it is doing. */
@@ -53,7 +57,7 @@ export interface LoaderSurroundings {
 
 /** A search that says nothing for so long has died; it is begun again once. */
 export const SILENT_MS = 20_000;
-/** So long after the last change of a plan a thread looks ahead: what the rider is doing goes first. */
+/** So long after the rider did something a thread looks ahead: what the rider is doing goes first. */
 export const QUIET_MS = 1_000;
 
 const optionsOf = (longer: boolean): LoadOptions => ({ seed: 1, effort: longer ? 10 : 1 });
@@ -79,6 +83,8 @@ export class LoaderStore {
   private boards = 0;
   /** The plan it looked ahead with last, or will once the rider rests. */
   private ahead: Plan | null = null;
+  /** Whether it has not looked at that as far as it will. */
+  private isLooking = false;
   private unwait: () => void = () => undefined;
 
   constructor(
@@ -115,26 +121,39 @@ export class LoaderStore {
     return () => {
       this.boards -= 1;
       if (this.boards > 0 || this.job) return;
+      this.isLooking = false;
       this.unwait();
       void this.thread?.rest();
     };
   };
 
+  /** To be told of every key and press while a board is open: two threads at work leave a small machine little for it. */
+  readonly busy = (): void => {
+    if (!this.job && this.isLooking) this.lookAheadLater(this.plan());
+  };
+
   private readonly lookAhead = (): void => {
     const plan = (this.ahead = this.plan());
     if (cannotLoad(plan)) return;
-    // One that breaks at what nobody asked for is not missed; what it was asked meanwhile breaks by itself.
+    this.isLooking = true;
     this.theThread()
       .lookAhead(plan, optionsOf(false))
-      .catch(() => {
-        if (!this.job) this.dismissThread();
-      });
+      .then(
+        (isDone) => {
+          if (isDone && this.ahead === plan) this.isLooking = false;
+        },
+        () => {
+          // One that breaks at what nobody asked for is not missed; what it was asked meanwhile breaks by itself.
+          if (!this.job) this.dismissThread();
+        },
+      );
   };
 
   /** With the thread there is: one that died while nobody asked is not made again for that. */
   private lookAheadLater(plan: Plan): void {
     if (!this.thread) return;
     this.ahead = plan;
+    this.isLooking = true;
     void this.thread.rest();
     this.unwait();
     this.unwait = this.surroundings.later(this.lookAhead, QUIET_MS);
@@ -220,6 +239,7 @@ export class LoaderStore {
 
   private begin(plan: Plan, onFail: () => void): { job: Job; thread: LoaderThread } {
     this.finish();
+    this.isLooking = false;
     this.unwait();
     const job = { plan, onFail };
     this.job = job;
@@ -255,6 +275,7 @@ export class LoaderStore {
   }
 
   private dismissThread(): void {
+    this.isLooking = false;
     this.unwait();
     this.thread?.end();
     this.thread = null;

@@ -18,8 +18,11 @@ class Answered implements LoaderThread {
     return new Promise<LoadProposal | null>((answer, refuse) => Object.assign(this, { answer, refuse }));
   }
   smallestChange = async () => (this.did.push('changes'), { changes: [], leastMl: 0 });
-  lookAhead = async (...[, { seed, effort }]: Parameters<LoaderThread['lookAhead']>) =>
-    void this.did.push(`look ahead ${seed}, ${effort}`);
+  looked = true;
+  lookAhead = async (...[, { seed, effort }]: Parameters<LoaderThread['lookAhead']>) => (
+    this.did.push(`look ahead ${seed}, ${effort}`),
+    this.looked
+  );
   stop = async () => void this.did.push('stop');
   rest = async () => void this.did.push('rest');
   end = () => void this.did.push('end');
@@ -38,7 +41,7 @@ test('two threads in one process find what the command line finds from the same 
     return {
       load: (own, options, tell) => ask(loader(own, options), tell),
       smallestChange: (own, tell) => ask(smallestChange(own), tell),
-      lookAhead: async () => undefined,
+      lookAhead: async () => true,
       stop: async () => stop(),
       rest: async () => rest(),
       end: nothing,
@@ -94,12 +97,14 @@ test('one that fails fails both; told to stop, to rest or to end, both do', asyn
   const found = both.load(plan, {}, nothing);
   b.refuse(new Error('no more memory'));
   await expect(found).rejects.toThrow('no more memory');
-  await both.lookAhead(plan, { seed: 1, effort: 2 });
+  expect(await both.lookAhead(plan, { seed: 1, effort: 2 })).toBe(true);
+  b.looked = false;
+  expect(await both.lookAhead(plan, { seed: 1, effort: 2 })).toBe(false);
   await both.stop();
   await both.rest();
   both.end();
-  expect(a.did).toEqual(['look ahead 1, 2', 'stop', 'rest', 'end']);
-  expect(b.did).toEqual(['look ahead 2, 2', 'stop', 'rest', 'end']);
+  expect(a.did).toEqual(['look ahead 1, 2', 'look ahead 1, 2', 'stop', 'rest', 'end']);
+  expect(b.did).toEqual(['look ahead 2, 2', 'look ahead 2, 2', 'stop', 'rest', 'end']);
   await both.smallestChange(plan, nothing);
   expect(a.did.at(-1)).toBe('changes');
 });

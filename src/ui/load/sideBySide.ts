@@ -38,7 +38,10 @@ export function sideBySide(threads: readonly LoaderThread[]): LoaderThread {
     smallestChange: (plan, onProgress) => first!.smallestChange(plan, onProgress),
     lookAhead: async (plan, { seed = 1, ...options }) => {
       const seeds = seedsOf(seed);
-      await Promise.all(threads.map((thread, k) => thread.lookAhead(plan, { ...options, seed: seeds[k]! })));
+      const done = await Promise.all(
+        threads.map((thread, k) => thread.lookAhead(plan, { ...options, seed: seeds[k]! })),
+      );
+      return done.every((isDone) => isDone);
     },
     stop: async () => void (await Promise.all(threads.map((thread) => thread.stop()))),
     rest: async () => void (await Promise.all(threads.map((thread) => thread.rest()))),
