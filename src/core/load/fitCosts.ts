@@ -9,7 +9,7 @@ import type { Instance } from './instance';
 
 /** What the fit of a compartment costs: millilitres that are not in, and points for what must be dug out. */
 interface Cost {
-  /** Infinite while it is open. */
+  /** Infinite while it is to be laid down. */
   overMl: number;
   order: number;
   /** Things of the pairs of which the first lies under the second, one after the other. */
@@ -20,7 +20,7 @@ interface Cost {
    * What is to be laid down as far as it goes, to know by how much it does not close. A search seldom asks that, only
    * whether: of all sets a third does not lie.
    */
-  open: readonly Thing[] | null;
+  toLay: readonly Thing[] | null;
 }
 /** What does not close is over by so many millilitres at least. */
 const LEAST_OVER_ML = 1;
@@ -135,12 +135,12 @@ export class FitCosts {
   }
 
   private addChange(j: number, from: Cost, to: Cost): void {
-    if (to.open && from.overMl === 0) {
+    if (to.toLay && from.overMl === 0) {
       this.changeOverMl = Infinity;
       return;
     }
-    if (from.open) this.close(j, from);
-    if (to.open) this.close(j, to);
+    if (from.toLay) this.complete(j, from);
+    if (to.toLay) this.complete(j, to);
     this.changeOverMl += to.overMl - from.overMl;
     this.changeOrder += to.order - from.order;
   }
@@ -172,7 +172,7 @@ export class FitCosts {
 
   /** Millilitres that are not in compartment j. */
   overMl(j: number): number {
-    return this.close(j, this.at[j]!).overMl;
+    return this.complete(j, this.at[j]!).overMl;
   }
 
   /** Whether all that is stiff in compartment j lies, whatever the soft need. */
@@ -188,7 +188,7 @@ export class FitCosts {
   /** Points of all compartments for what must be dug out. */
   totalOrder(): number {
     let order = 0;
-    for (let j = 0; j < this.at.length; j += 1) order += this.close(j, this.at[j]!).order;
+    for (let j = 0; j < this.at.length; j += 1) order += this.complete(j, this.at[j]!).order;
     return order;
   }
 
@@ -196,7 +196,7 @@ export class FitCosts {
   totalOverMl(most = Infinity): number {
     let sum = 0;
     for (let j = 0; j < this.at.length; j += 1) {
-      if (this.at[j]!.open && sum + LEAST_OVER_ML > most) return Infinity;
+      if (this.at[j]!.toLay && sum + LEAST_OVER_ML > most) return Infinity;
       sum += this.overMl(j);
     }
     return sum;
@@ -237,7 +237,7 @@ export class FitCosts {
     for (const i of lots) leastMl += this.leastMl[i]!;
     const capacity = instance.capacityMl[j]!;
     if (leastMl > capacity + 1e-6) {
-      const cost: Cost = { overMl: leastMl - capacity, order: 0, under: [], stiffLies: true, open: null };
+      const cost: Cost = { overMl: leastMl - capacity, order: 0, under: [], stiffLies: true, toLay: null };
       own.set(key, cost);
       return cost;
     }
@@ -248,7 +248,7 @@ export class FitCosts {
     const lay = knownAllIn(chamber, things);
     const cost: Cost = lay
       ? this.laidDown(j, things, lay)
-      : { overMl: Infinity, order: 0, under: [], stiffLies: false, open: things };
+      : { overMl: Infinity, order: 0, under: [], stiffLies: false, toLay: things };
     own.set(key, cost);
     return cost;
   }
@@ -262,19 +262,19 @@ export class FitCosts {
       order: instance.weights.order * ORDER_POINTS * fit.under.length,
       under: fit.under.flatMap(([a, b]) => [this.lotOf.get(a)!, this.lotOf.get(b)!]),
       stiffLies: lay.left.length === 0,
-      open: null,
+      toLay: null,
     };
   }
 
-  /** Lays down what was left open, as far as it goes. */
-  private close(j: number, cost: Cost): Cost {
-    if (!cost.open) return cost;
-    const lay = layStiff(this.instance.spots[j]!.chamber, split(cost.open).placed, 0);
-    return Object.assign(cost, this.laidDown(j, cost.open, lay));
+  /** Lays down what is still to be, as far as it goes. */
+  private complete(j: number, cost: Cost): Cost {
+    if (!cost.toLay) return cost;
+    const lay = layStiff(this.instance.spots[j]!.chamber, split(cost.toLay).placed, 0);
+    return Object.assign(cost, this.laidDown(j, cost.toLay, lay));
   }
 }
 
-const NOTHING: Cost = { overMl: 0, order: 0, under: [], stiffLies: true, open: null };
+const NOTHING: Cost = { overMl: 0, order: 0, under: [], stiffLies: true, toLay: null };
 
 /** Room that what found no place would need: the way back to what closes leads over less of it. */
 function noPlaceMl(instance: Instance, fit: { noPlace: readonly string[] }): number {

@@ -116,16 +116,14 @@ export function* searchLoad(
     return { done, best: bestTotal, where: better ? best : null };
   };
 
-  let isKnown = false;
   for (const load of [...known, instance.start]) {
     const isLoaded = free.some((i) => load[i]! >= 0);
     if (!isLoaded || brokenRules(instance, load, () => true).length > 0) continue;
-    isKnown = true;
     fitted.restore(free, load);
     fitted.mend(free, options);
     yield report(0);
   }
-  if (!isKnown) {
+  if (bestTotal === Infinity) {
     fitted.fill(free, options);
     yield report(0);
   }

@@ -91,9 +91,13 @@ export function* loader(
   }
 }
 
+/** Which compartment of the instance has an id. */
+const spotIndexOf = ({ spots }: Instance): ReadonlyMap<string, number> =>
+  new Map(spots.map(({ id }, j) => [id, j]));
+
 /** A load found before, of what is still there and may still lie where it did. */
 export function knownLoad(instance: Instance, { placed }: LoadMemory): Int32Array {
-  const spotIndex = new Map(instance.spots.map((spot, j) => [spot.id, j]));
+  const spotIndex = spotIndexOf(instance);
   return instance.start.map((start, i) => {
     if (instance.fixed[i]) return start;
     const j = spotIndex.get(placed.get(instance.things[i]!.id) ?? '') ?? -1;
@@ -136,7 +140,7 @@ function propose(plan: Plan, instance: Instance, found: Int32Array): LoadProposa
   const leave: LoadProposal['leave'] = [];
   const placed = compartmentsOf(plan);
   const nameOf = new Map(plan.things.map(({ id, name }) => [id, name]));
-  const spotIndex = new Map(instance.spots.map((spot, j) => [spot.id, j]));
+  const spotIndex = spotIndexOf(instance);
   const startOf = (thing: Thing) => spotIndex.get(placed.get(thing.id) ?? '') ?? -1;
   instance.things.forEach((_, i) => {
     const to = where[i]!;
