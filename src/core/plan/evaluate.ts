@@ -15,13 +15,17 @@ export interface StageState {
   fact: string;
 }
 
+/** What is judged of the facts of all riders; worked out when it is first asked for. */
+interface Judgement {
+  /** Worst first. */
+  readonly findings: Finding[];
+  readonly stages: StageState[];
+}
+
 /** The facts of the rider's own bike, and what is judged of all. */
-export interface Evaluation extends Facts {
+export interface Evaluation extends Facts, Judgement {
   /** Everyone, the rider whose plan it is first. */
   riders: RiderFacts[];
-  /** Worst first. */
-  findings: Finding[];
-  stages: StageState[];
 }
 
 /**
@@ -33,6 +37,21 @@ export interface Evaluation extends Facts {
 export function evaluate(plan: Plan, format: Formatter = formatterFor('metric')): Evaluation {
   const facts = factsOf(planOf(plan, null));
   const riders = ridersFacts(plan, facts);
+  let judged: Judgement | undefined;
+  const judge = () => (judged ??= judgementOf(facts, riders, format));
+  return {
+    ...facts,
+    riders,
+    get findings() {
+      return judge().findings;
+    },
+    get stages() {
+      return judge().stages;
+    },
+  };
+}
+
+function judgementOf(facts: Facts, riders: RiderFacts[], format: Formatter): Judgement {
   const findings = [
     ...CHECKS.flatMap((check) => check.run(facts, format)),
     ...riders.slice(1).flatMap((rider) => fellowsFindings(rider, format)),
@@ -40,12 +59,7 @@ export function evaluate(plan: Plan, format: Formatter = formatterFor('metric'))
   ];
   // Stable, so that findings of one severity keep the order of the list of checks.
   findings.sort((a, b) => SEVERITIES.indexOf(a.severity) - SEVERITIES.indexOf(b.severity));
-  return {
-    ...facts,
-    riders,
-    findings,
-    stages: STAGES.map((stage) => stageState(stage, facts, findings, format)),
-  };
+  return { findings, stages: STAGES.map((stage) => stageState(stage, facts, findings, format)) };
 }
 
 function ridersFacts(plan: Plan, own: Facts): RiderFacts[] {

@@ -10,7 +10,7 @@ import {
   useSensors,
   type DragEndEvent,
 } from '@dnd-kit/core';
-import { memo, useDeferredValue, useEffect, useRef, useState } from 'react';
+import { memo, useEffect, useRef, useState } from 'react';
 import type { Facts } from '@/core/plan/facts';
 import { BagRows } from './BagRows';
 import { BagSection } from './BagSection';
@@ -21,6 +21,7 @@ import { useLoader } from './LoaderProvider';
 import { RiderSwitch } from './RiderSwitch';
 import { ThingInHand } from './ThingInHand';
 import { useBoard, type Destination } from './useBoard';
+import { useNextBreath } from '@/ui/shared/useNextBreath';
 import { useBoardKeys } from './useBoardKeys';
 import { BikeDrawing } from '@/ui/bike/BikeDrawing';
 import styles from './Board.module.css';
@@ -44,7 +45,7 @@ export function Board() {
   const board = useBoard();
   const { evaluation, bagId, chooseBag, chooseRider, chooseThing, put } = board;
   // What was pressed shows first, in the bag and its figures; the drawing follows in the next breath.
-  const drawn = useDeferredValue(evaluation);
+  const drawn = useNextBreath(evaluation);
   const [dragged, setDragged] = useState<string | null>(null);
   const sensors = useSensors(
     useSensor(MouseSensor, { activationConstraint: { distance: 5 } }),

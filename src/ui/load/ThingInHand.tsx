@@ -2,7 +2,7 @@
 
 import { Button, NativeSelect } from '@mantine/core';
 import { IconPin, IconPinnedOff } from '@tabler/icons-react';
-import { memo, useDeferredValue } from 'react';
+import { memo, useMemo } from 'react';
 import { thingMassG, type Thing } from '@/core/kit/thing';
 import { offersFor } from '@/core/load/offer';
 import { neededMl } from '@/core/load/volume';
@@ -11,6 +11,7 @@ import type { Facts } from '@/core/plan/facts';
 import { whereIn } from '@/core/plan/where';
 import type { Formatter } from '@/core/units/format';
 import { SystemGlyph } from '@/ui/shared/systems';
+import { useNextBreath } from '@/ui/shared/useNextBreath';
 import { useLoaderView } from './LoaderProvider';
 import { Wishes } from './Wishes';
 import { useBoard, type BoardActions } from './useBoard';
@@ -35,7 +36,7 @@ function Chosen({ board, thing }: { board: BoardActions; thing: Thing }) {
   const { evaluation, format, entryOf, put, pin, store } = board;
   const { state } = useLoaderView();
   // How it would lie in each bag is worked out after the move itself has been shown.
-  const offered = useDeferredValue(evaluation);
+  const asked = useNextBreath(useMemo(() => ({ facts: evaluation, thing }), [evaluation, thing]));
   const entry = entryOf(thing.id);
   const packed = entry !== undefined && entry.to !== 'home';
   const here = evaluation.compartmentOf.get(thing.id);
@@ -86,11 +87,10 @@ function Chosen({ board, thing }: { board: BoardActions; thing: Thing }) {
         )}
         {thing.carry === 'bike' && !holder && (
           <PutIn
-            facts={offered}
-            thing={thing}
-            here={here ?? ''}
+            {...asked}
+            here={evaluation.compartmentOf.get(asked.thing.id) ?? ''}
             format={format}
-            onPut={(compartmentId) => put(thing.id, { compartmentId })}
+            onPut={(compartmentId) => put(asked.thing.id, { compartmentId })}
           />
         )}
         {entry && (
@@ -130,6 +130,7 @@ interface PutInProps {
 /** Every bag with what the thing would find there. */
 const PutIn = memo(
   function PutIn({ facts, thing, here, format, onPut }: PutInProps) {
+    const offers = useMemo(() => offersFor(facts, thing, format), [facts, thing, format]);
     return (
       <NativeSelect
         size="xs"
@@ -141,7 +142,7 @@ const PutIn = memo(
         <option value="" disabled>
           Put it in …
         </option>
-        {offersFor(facts, thing, format).map(({ spot, fits, words }) => (
+        {offers.map(({ spot, fits, words }) => (
           <option key={spot.id} value={spot.id}>
             {fits ? '' : '✕ '}
             {spot.letter} {spot.name}: {words}

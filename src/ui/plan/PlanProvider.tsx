@@ -4,6 +4,7 @@ import { createContext, useContext, useEffect, useState, useSyncExternalStore, t
 import type { Draft } from '@/core/plan/history';
 import { formatterFor, type Formatter } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/parse';
+import { afterPaint } from '@/ui/shared/afterPaint';
 import { PlanStore, type PlanShown, type Saving } from './planStore';
 
 interface Value {
@@ -26,7 +27,11 @@ export function PlanProvider(props: {
   const [store] = useState(() => {
     const key = `gorvin:unsaved:${props.tripId}`;
     return new PlanStore(props.tripId, props.initial, props.units, {
-      fetch: (url, init) => fetch(url, init),
+      // Sent when what was pressed is on the screen: to ask for it takes the browser a moment too.
+      fetch: async (url, init) => {
+        await new Promise<void>((painted) => afterPaint(painted));
+        return fetch(url, init);
+      },
       later: (run, ms) => {
         const timer = setTimeout(run, ms);
         return () => clearTimeout(timer);

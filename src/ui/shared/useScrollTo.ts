@@ -1,6 +1,7 @@
 'use client';
 
 import { useEffect, type RefObject } from 'react';
+import { afterPaint } from './afterPaint';
 
 /**
  * Brings an element into view when something comes to hand. After the next paint: to know where things are the browser
@@ -9,13 +10,6 @@ import { useEffect, type RefObject } from 'react';
 export function useScrollTo(element: RefObject<Element | null>, when: unknown): void {
   useEffect(() => {
     if (!when) return;
-    let timer: ReturnType<typeof setTimeout> | undefined;
-    const frame = requestAnimationFrame(() => {
-      timer = setTimeout(() => element.current?.scrollIntoView({ block: 'nearest' }));
-    });
-    return () => {
-      cancelAnimationFrame(frame);
-      clearTimeout(timer);
-    };
+    return afterPaint(() => element.current?.scrollIntoView({ block: 'nearest' }));
   }, [element, when]);
 }

@@ -1,11 +1,12 @@
 'use client';
 
-import { memo, useDeferredValue } from 'react';
+import { memo } from 'react';
 import type { Finding } from '@/core/checks/finding';
 import { headlines } from '@/core/explain/headline';
 import { FindingItem } from '@/ui/shell/FindingItem';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import { WhyButton } from '@/ui/shared/WhyButton';
+import { useNextBreath } from '@/ui/shared/useNextBreath';
 import { useShown } from './useShown';
 import styles from './Consequences.module.css';
 
@@ -14,7 +15,7 @@ export function Consequences() {
   const { evaluation, draft, format } = usePlan();
   const shown = useShown();
   // What was pressed shows first; what follows from it is listed in the next breath.
-  const findings = useDeferredValue(evaluation.findings);
+  const findings = useNextBreath(evaluation).findings;
   const last = draft.done.at(-1);
   return (
     <aside className={styles.column} aria-label="Consequences">

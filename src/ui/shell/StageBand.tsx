@@ -2,9 +2,12 @@
 
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
+import { memo } from 'react';
+import type { Evaluation } from '@/core/plan/evaluate';
 import type { Stage } from '@/core/checks/finding';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import { Verdict } from '@/ui/shared/Verdict';
+import { useNextBreath } from '@/ui/shared/useNextBreath';
 import styles from './StageBand.module.css';
 
 export const STAGE_NAMES: Record<Stage, string> = { trip: 'Trip', bike: 'Bike', kit: 'Kit', load: 'Load' };
@@ -12,6 +15,11 @@ export const STAGE_NAMES: Record<Stage, string> = { trip: 'Trip', bike: 'Bike', 
 /** The stages in the order of the work, each with its verdict and the one fact that matters most there. */
 export function StageBand() {
   const { evaluation, store } = usePlan();
+  // What was pressed shows first; what it comes to is judged in the next breath.
+  return <Stages evaluation={useNextBreath(evaluation)} tripId={store.tripId} />;
+}
+
+const Stages = memo(function Stages({ evaluation, tripId }: { evaluation: Evaluation; tripId: string }) {
   const path = usePathname();
   return (
     <nav aria-label="Stages" className={styles.band}>
@@ -20,7 +28,7 @@ export function StageBand() {
         return (
           <Link
             key={stage}
-            href={`/trips/${store.tripId}/${stage}`}
+            href={`/trips/${tripId}/${stage}`}
             aria-current={here ? 'page' : undefined}
             className={styles.stage}
           >
@@ -32,4 +40,4 @@ export function StageBand() {
       })}
     </nav>
   );
-}
+});
