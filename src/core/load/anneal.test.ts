@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { seededRandom } from '@/core/random';
 import { instanceOf } from '../../../tests/support/instanceOf';
 import { Annealer } from './anneal';
+import { largerOf } from './stiffSize';
 import { annealTables } from './annealTables';
 import { brokenRules, objectiveOf } from './objective';
 
@@ -125,10 +126,16 @@ describe('the annealing', () => {
           forbidden.push({ j, set });
         };
         for (let pair = 0; pair < 2 * n; pair += 1) forbid(2);
-        // Of larger sets a compartment remembers 32.
-        for (let larger = 0; larger < 32; larger += 1) forbid(3 + (larger % 2));
+        // Of larger sets a compartment remembers 64, each thing of one replaced by larger ones being one more.
+        for (let times = 0; times < 16; times += 1) forbid(3 + (times % 2));
+        const larger = largerOf(instance);
         const held = (where: Int32Array) =>
-          forbidden.filter(({ j, set }) => set.every((i) => where[i] === j)).length;
+          forbidden.filter(({ j, set }) => {
+            const [missing, another] = set.filter((i) => where[i] !== j);
+            if (missing === undefined) return true;
+            if (another !== undefined || set.length === 2) return false;
+            return larger[missing]!.some((i) => where[i] === j && !set.includes(i));
+          }).length;
         const from = new Int32Array(n).fill(-1);
         const found = (own: Annealer) => {
           own.start(from);

@@ -112,7 +112,10 @@ export let stiffCapacity: Floats = changetype<Floats>(0);
 /** By place and thing the set of those it does not lie with there; and by place whether there is any. */
 export let clashing: Things = changetype<Things>(0);
 export let mayClash: Bytes = changetype<Bytes>(0);
-/** By place up to `mostCuts` larger sets that do not lie there, with the millilitres of each, and how many there are. */
+/**
+ * By place up to `mostCuts` larger sets that do not lie there, each as two: things of which all, and of which any one, are
+ * in it; with the millilitres of each, and how many there are.
+ */
 export let mostCuts: i32 = 0;
 export let cuts: Things = changetype<Things>(0);
 export let cutsMl: Floats = changetype<Floats>(0);
@@ -209,7 +212,7 @@ export function setUp(): void {
     own.row = changetype<Singles>(room((<usize>(n + 1)) << 2));
     own.held = changetype<Things>(room((<usize>words) << 3));
     own.clashing = changetype<Things>(changetype<usize>(clashing) + ((<usize>(c * (n + 1) * words)) << 3));
-    own.cuts = changetype<Things>(changetype<usize>(cuts) + ((<usize>(c * mostCuts * words)) << 3));
+    own.cuts = changetype<Things>(changetype<usize>(cuts) + ((<usize>(c * mostCuts * words)) << 4));
     own.cutsMl = changetype<Floats>(changetype<usize>(cutsMl) + ((<usize>(c * mostCuts)) << 3));
     own.steep = changetype<Floats>(changetype<usize>(steep) + ((<usize>(c * M)) << 3));
   }
@@ -572,16 +575,20 @@ function clashAfter(c: Place, i: Thing, k: Thing, l: Thing, o: Thing): void {
   c.cutMlAfter = cutsOf(c, after);
 }
 
-/** The millilitres of those larger sets that do not lie in a place and are all in a set. Two words at once. */
+/** The millilitres of those larger sets that do not lie in a place and are in a set. Two words at once. */
 function cutsOf(c: Place, set: Things): f64 {
   const bytes = (<usize>words) << 3;
   let ml: f64 = 0;
   let cut = changetype<usize>(c.cuts);
-  for (let k = 0; k < c.cutCount; k += 1, cut += bytes) {
+  for (let k = 0; k < c.cutCount; k += 1, cut += bytes << 1) {
     let missing = i64x2.splat(0);
     for (let at: usize = 0; at < bytes; at += 16)
       missing = v128.or(missing, v128.andnot(v128.load(cut + at), v128.load(changetype<usize>(set) + at)));
-    if (!v128.any_true(missing)) ml += c.cutsMl[k];
+    if (v128.any_true(missing)) continue;
+    let one = i64x2.splat(0);
+    for (let at: usize = 0; at < bytes; at += 16)
+      one = v128.or(one, v128.and(v128.load(cut + bytes + at), v128.load(changetype<usize>(set) + at)));
+    if (v128.any_true(one)) ml += c.cutsMl[k];
   }
   return ml;
 }

@@ -145,7 +145,7 @@ export class Place {
   /** What is in here; and of the pairs in it that do not lie together, the sum of the smaller ones' millilitres. */
   held: Things;
   clashMl: f64;
-  /** Larger sets that do not lie in here, one after the other, with the millilitres of each; and those that are in. */
+  /** Larger sets that do not lie in here, two of things each, with the millilitres of each; and those that are in. */
   cuts: Things;
   cutsMl: Floats;
   cutCount: i32;

@@ -57,7 +57,8 @@ describe('what does not lie together', () => {
             ).toBe(true);
         }
       }),
-      { numRuns: 8 },
+      // In 43 two of the same call lie in one order and not in the other.
+      { numRuns: 8, examples: [[43]] },
     );
     expect(found).toBeGreaterThan(20);
   });

@@ -1,7 +1,7 @@
 import { knownPieces } from '@/core/fit/split';
 import { knownAllIn } from '@/core/fit/known';
-import type { Piece } from '@/core/fit/pieces';
 import type { Instance } from './instance';
+import { goesInto, stiffSizeOf, type StiffSize } from './stiffSize';
 
 /**
  * Two that take less of a compartment than this are not asked about: of 2122 clashes in twenty of the bench's kits none
@@ -41,8 +41,8 @@ export function clashesOf(instance: Instance): Clash[] {
       .filter((i) => stiffMl[i]! > 0 && (fixed[i] ? start[i] === j : allowed[i * m + j] === 1))
       .sort((a, b) => stiffMl[b]! - stiffMl[a]!);
     const heights = new Map(stiff.map((i) => [i, ownSize(i)]));
-    const sizes = new Map(stiff.map((i) => [i, sizeOf(outer[i]!.flatMap(knownPieces))]));
-    const lying: (readonly [Size, Size])[] = [];
+    const sizes = new Map(stiff.map((i) => [i, stiffSizeOf(outer[i]!.flatMap(knownPieces))]));
+    const lying: (readonly [StiffSize, StiffSize])[] = [];
     // Where the section is the same all along, what goes in end to end lies.
     const straight = chamber.levels.length === 0;
     let asked = 0;
@@ -62,27 +62,12 @@ export function clashesOf(instance: Instance): Clash[] {
         )
           continue;
         asked += 1;
-        const lie = ml <= capacity && knownAllIn(chamber, [...outer[i]!, ...outer[k]!]) !== null;
+        // In the order of the kit, as the search asks for them: where two are alike, how they lie depends on it.
+        const [first, second] = i < k ? [i, k] : [k, i];
+        const lie = ml <= capacity && knownAllIn(chamber, [...outer[first]!, ...outer[second]!]) !== null;
         if (!lie) clashes.push({ i, k, j });
         else if (p && q) lying.push([p, q]);
       }
   }
   return clashes;
 }
-
-/** Sides of a thing in one piece, the longest first. */
-interface Size {
-  sides: readonly number[];
-  long: boolean;
-}
-
-/** Null for several pieces, and for a stiffener, which has a place of its own. */
-function sizeOf(pieces: readonly Piece[]): Size | null {
-  const [piece, another] = pieces;
-  if (!piece || another || piece.stiffener) return null;
-  return { sides: [...piece.sides].sort((a, b) => b - a), long: piece.long };
-}
-
-/** Whether a thing could lie wherever another does: a long one may not be turned as others may. */
-const goesInto = (own: Size, other: Size): boolean =>
-  own.sides.every((side, k) => side <= other.sides[k]!) && (other.long || !own.long);

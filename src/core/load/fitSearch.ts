@@ -15,7 +15,7 @@ import { LoadState } from './state';
  * Rounds of one search: a number, not seconds, so that a seed gives the same load anywhere. About a second of one
  * thread for 60 to 120 things; what is best so far is told on the way (`npm run bench:load -- --fit`).
  */
-export const ROUNDS = 60;
+export const ROUNDS = 72;
 
 /**
  * The first rounds move anything, and find the rough shape, which later ones seldom change: so the search starts several
@@ -42,6 +42,8 @@ const SWAPS = 0.82;
 const HOPE = 4;
 /** A load that does not lie and is further from the best than this is not led to one that does. */
 const WORTH_SETTLING = 1.03;
+/** Nor laid down at all, where the annealing met none better than the one it began from, its last being further than this. */
+const WORTH_LAYING = 1.003;
 /** A load further from the best than this is not improved any more. */
 const NEAR = 1.06;
 /** Of its objective a move must save so much to be worth asking how things would lie; at the end any is. */
@@ -174,12 +176,15 @@ export function* searchLoad(
     // Its last load, where it met none better than its first, is at least another one.
     const other = annealer.bestTotal() >= atStart - 1e-6;
     fitted.restore(free, (other ? annealer.current() : annealer.best()) ?? lead.from);
-    settle(fitted, annealer, free, roomMl, random, lead.price * WORTH_SETTLING);
-    learnStiff(fitted, learnedMl);
-    fitted.mend(free, options);
-    // Within a start the next round shuffles anew what a descent would gain.
-    const isLed = !isStart || round % ROUNDS_A_START === ROUNDS_A_START - 1;
-    if (isLed && fitted.total < lead.price * NEAR) fitted.descend(free, options, ENOUGH * fitted.total);
+    if (isStart || !other || fitted.total <= lead.price * WORTH_LAYING) {
+      settle(fitted, annealer, free, roomMl, random, lead.price * WORTH_SETTLING);
+      learnStiff(fitted, learnedMl);
+      // Of those that do not lie then, one of three hundred that are mended is better.
+      if (isStart || fitted.closes()) fitted.mend(free, options);
+      // Within a start the next round shuffles anew what a descent would gain.
+      const isLed = isStart ? round % ROUNDS_A_START === ROUNDS_A_START - 1 : fitted.closes();
+      if (isLed && fitted.total < lead.price * NEAR) fitted.descend(free, options, ENOUGH * fitted.total);
+    }
     const told = report(Math.min(1, (round + 1) / rounds));
     lead.look();
     if (round === STARTS * ROUNDS_A_START - 1 && free.every((i) => best[i]! >= 0)) bound = boundOf(bestTotal);
