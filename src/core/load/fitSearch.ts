@@ -86,15 +86,15 @@ export interface SearchOptions {
  * Looks for the assignment of least objective in which every compartment closes by how things lie, and every other hard
  * rule holds. Any-time: the first load that may be ridden is there at the first report, and so is each one after.
  *
- * A load that is known first, or else a greedy one; then one in which what is needed most has the bags to itself before the rest comes. Then rounds of
- * an annealing by litres, which tries millions of moves a second, each from the best so far. It gives stiff things
- * their own volume, but no compartment more of them than it was found to take (`STIFF_AT_FIRST`), and no two that do not
- * lie there together (`clashesOf`): what it calls a load then nearly is one. It is laid down, and where it does not lie
- * led to one near by that does (`settle`); what still finds no place is taken out and put where it does; then descent with
- * order counted in. The first rounds start several times over, move anything, and have what is needed most cost twice as
- * much to leave; each later one opens a part of the compartments, drawn anew, and leaves the rest as it lies (large
- * neighbourhood search, Shaw 1998). The load as it is counts as found, and so do those known, as far as things may still be
- * there: searching on from them never ends worse.
+ * A load that is known first, or else a greedy one; then one in which what is needed most has the bags to itself before the
+ * rest comes. Then rounds of an annealing by litres, which tries millions of moves a second, each from the best so far. It
+ * gives stiff things their own volume, but no compartment more of them than it was found to take (`STIFF_AT_FIRST`), and no
+ * two that do not lie there together (`clashesOf`): what it calls a load then nearly is one. It is laid down, and where it
+ * does not lie led to one near by that does (`settle`); in a start, what still finds no place is taken out and put where it
+ * does; then descent with order counted in. The first rounds start several times over, move anything, and have what is needed
+ * most cost twice as much to leave; each later one opens a part of the compartments, drawn anew, and leaves the rest as it
+ * lies (large neighbourhood search, Shaw 1998). The load as it is counts as found, and so do those known, as far as things
+ * may still be there: searching on from them never ends worse.
  *
  * @param random seeded source; the same seed, rounds and known loads give the same load
  * @returns where each thing goes: compartment index, or −1 for the floor
