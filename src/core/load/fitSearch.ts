@@ -42,8 +42,8 @@ const SWAPS = 0.82;
 const HOPE = 4;
 /** A load that does not lie and is further from the best than this is not led to one that does. */
 const WORTH_SETTLING = 1.03;
-/** Nor laid down at all, where the annealing met none better than the one it began from, its last being further than this. */
-const WORTH_LAYING = 1.003;
+/** Nor is its last load led, mended or improved where the annealing met none better than the one it began from. */
+const WORTH_LEADING = 1.003;
 /** A load further from the best than this is not improved any more. */
 const NEAR = 1.06;
 /** Of its objective a move must save so much to be worth asking how things would lie; at the end any is. */
@@ -176,7 +176,7 @@ export function* searchLoad(
     // Its last load, where it met none better than its first, is at least another one.
     const other = annealer.bestTotal() >= atStart - 1e-6;
     fitted.restore(free, (other ? annealer.current() : annealer.best()) ?? lead.from);
-    if (isStart || !other || fitted.total <= lead.price * WORTH_LAYING) {
+    if (isStart || !other || fitted.total <= lead.price * WORTH_LEADING) {
       settle(fitted, annealer, free, roomMl, random, lead.price * WORTH_SETTLING);
       learnStiff(fitted, learnedMl);
       // Of those that do not lie then, one of three hundred that are mended is better.
