@@ -15,7 +15,7 @@ const STEPS_A_CALL = 64;
 /** A set of things is a bit each, in words of 64, which stand here as two numbers of 32; two words are read at once. */
 const wordsOf = (n: number) => 2 * Math.ceil(n / 128);
 const INTS_A_WORD = 2;
-/** Of a compartment so many larger sets that do not lie there are remembered. */
+/** Of a compartment so many larger sets that do not lie there are remembered: the loop has a bit of a word for each. */
 const MOST_CUTS = 64;
 
 /** Heat in points, from first to last. */

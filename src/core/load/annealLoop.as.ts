@@ -113,8 +113,8 @@ export let stiffCapacity: Floats = changetype<Floats>(0);
 export let clashing: Things = changetype<Things>(0);
 export let mayClash: Bytes = changetype<Bytes>(0);
 /**
- * By place up to `mostCuts` larger sets that do not lie there, each as two: things of which all, and of which any one, are
- * in it; with the millilitres of each, and how many there are.
+ * By place up to `mostCuts`, at most 64, larger sets that do not lie there, each as two: things of which all, and of which any
+ * one, are in it; with the millilitres of each, and how many there are.
  */
 export let mostCuts: i32 = 0;
 export let cuts: Things = changetype<Things>(0);
@@ -175,6 +175,8 @@ function room(bytes: usize): usize {
 
 /** Makes the records from the tables. */
 export function setUp(): void {
+  // Each thing in a line of the processor's cache.
+  end = (end + LINE - 1) & ~(LINE - 1);
   things = room(<usize>(n + 1) * offsetof<Thing>());
   places = room(<usize>M * offsetof<Place>());
   bagRecords = room(<usize>(bags + 1) * offsetof<Bag>());
@@ -214,13 +216,12 @@ export function setUp(): void {
     own.clashing = changetype<Things>(changetype<usize>(clashing) + ((<usize>(c * (n + 1) * words)) << 3));
     own.cuts = changetype<Things>(changetype<usize>(cuts) + ((<usize>(c * mostCuts * words)) << 4));
     own.cutsMl = changetype<Floats>(changetype<usize>(cutsMl) + ((<usize>(c * mostCuts)) << 3));
+    own.cutsWith = changetype<Things>(room((<usize>(n + 1)) << 3));
     own.steep = changetype<Floats>(changetype<usize>(steep) + ((<usize>(c * M)) << 3));
   }
   for (let i = 0; i <= n; i += 1) {
     const own = thing(i);
     own.index = i;
-    own.bit = i < n ? (1 as i64) << ((i & 63) as i64) : 0;
-    own.word = i < n ? i >> 6 : 0;
     own.needMl = needMl[i];
     own.comfortMl = comfortMl[i];
     own.stiffMl = stiffMl[i];
@@ -233,7 +234,6 @@ export function setUp(): void {
     const own = thing(free[p]);
     const from = choicesFrom[p];
     for (let c = 0; c < M; c += 1) if (!allowed[free[p] * M + c]) own.points[c] = Infinity;
-    own.isFree = 1;
     own.choiceCount = choicesFrom[p + 1] - from;
     own.choices = changetype<Ints>(changetype<usize>(choices) + ((<usize>from) << 2));
     for (let k = 0; k < own.choiceCount; k += 1)
@@ -268,7 +268,7 @@ export function start(): void {
     own.stiffCapacity = byStiff && c > 0 ? stiffCapacity[c] : Infinity;
     own.mayClash = mayClash[c];
     own.clashMl = 0;
-    own.cutCount = cutCounts[c];
+    bearCuts(own, cutCounts[c]);
     for (let p = 0; p < ((n + LANES - 1) & ~(LANES - 1)); p += 1) own.seats.at(p).points = NOBODY;
     for (let i = 0; i < n; i += 1) own.row[i] = <f32>thing(i).points[c];
     memory.fill(changetype<usize>(own.held), 0, (<usize>words) << 3);
@@ -277,7 +277,7 @@ export function start(): void {
   for (let i = 0; i < n; i += 1) {
     const own = thing(i);
     const c = place(where[i]);
-    if (own.isFree) enter(own, c);
+    if (own.choiceCount > 0) enter(own, c);
     else own.place = c;
     sum += own.points[c.index];
     if (c.mayClash) c.clashMl += clashOf(own, c, c.held);
@@ -299,7 +299,9 @@ export function start(): void {
   let allOver: f64 = 0;
   for (let k = 0; k < M; k += 1) {
     const c = place(k);
-    c.cutMl = cutsOf(c, c.held);
+    cutsAfter(c, -1, c.held);
+    c.clashMlAfter = c.clashMl;
+    c.takeClashes();
     c.weigh();
     sum += c.pressed + apartPoints * <f64>c.conflicts();
     allOver += c.overRoomMl + c.otherOverMl;
@@ -338,17 +340,22 @@ function draw(x: i32): i32 {
 /** Tries so many moves. Called with some thousands at a time: the engine makes a loop fast only between two calls of it. */
 export function run(moves: i32): void {
   const NONE = thing(n);
-  let x = bits;
+  let x = draw(bits);
+  // What moves next, and where to, is drawn a move ahead: what that reads has come by its turn.
+  let next = changetype<Thing>(drawn[((x >>> 16) * drawnCount) >>> 16]);
+  let to = changetype<Place>(next.choices[((x & 0xffff) * next.choiceCount) >>> 16]);
   for (let move = 0; move < moves; move += 1) {
     if (move % STEP === 0) {
       heat *= cooling;
       // Up while something does not fit, down while all does: the search swings across the edge of what closes.
       price = over > closes ? min(HIGHEST_PRICE, price * DEARER) : max(LOWEST_PRICE, price / DEARER);
     }
-    x = draw(x);
-    const i = changetype<Thing>(drawn[((x >>> 16) * drawnCount) >>> 16]);
+    const i = next;
     const a = i.place;
-    const b = changetype<Place>(i.choices[((x & 0xffff) * i.choiceCount) >>> 16]);
+    const b = to;
+    x = draw(x);
+    next = changetype<Thing>(drawn[((x >>> 16) * drawnCount) >>> 16]);
+    to = changetype<Place>(next.choices[((x & 0xffff) * next.choiceCount) >>> 16]);
     if (a === b || !b.isOpen) continue;
     const ca = a.index;
     const cb = b.index;
@@ -369,13 +376,16 @@ export function run(moves: i32): void {
     let change = i.points[cb] - i.points[ca];
     x = draw(x);
     if ((x & 0xffff) < swaps && b.count > 0) {
-      k = b.at(((x >>> 16) * b.count) >>> 16);
+      const one = b.seats.at(((x >>> 16) * b.count) >>> 16);
       x = draw(x);
-      const other = b.at(((x & 0xffff) * b.count) >>> 16);
-      if (other.points[ca] - other.points[cb] < k.points[ca] - k.points[cb]) k = other;
+      const other = b.seats.at(((x & 0xffff) * b.count) >>> 16);
+      // By the seats alone, in single precision: every sixth move ends here.
+      const byOne = a.pointsOf(one) - one.points;
+      const byOther = a.pointsOf(other) - other.points;
+      if (change + <f64>(byOther < byOne ? byOther : byOne) > atMost) continue;
+      k = byOther < byOne ? other.thing : one.thing;
       dv -= k.needMl;
       change += k.points[ca] - k.points[cb];
-      if (change > atMost) continue;
       if (x >>> 16 < THIRDS) {
         x = draw(x);
         const back = dv > 0;
@@ -546,6 +556,7 @@ function toggle(y: Thing, set: Things): void {
 
 /** Of a thing in one of two places, or none, its place changed in what they hold. */
 function exchange(y: Thing, a: Place, b: Place): void {
+  if (y.index === n) return;
   toggle(y, a.held);
   toggle(y, b.held);
 }
@@ -564,23 +575,41 @@ function clashOf(y: Thing, c: Place, set: Things): f64 {
 function clashAfter(c: Place, i: Thing, k: Thing, l: Thing, o: Thing): void {
   for (let w = 0; w < words; w += 1) after[w] = c.held[w];
   let ml = c.clashMl;
+  let asked = c.cutsIn;
   for (let part = 0; part < 4; part += 1) {
     const y = part === 0 ? i : part === 1 ? k : part === 2 ? l : o;
     if (y.stiffMl === 0) continue;
     const others = clashOf(y, c, after);
-    ml += (after[y.word] & y.bit) !== 0 ? -others : others;
+    const goes = (after[y.word] & y.bit) !== 0;
+    ml += goes ? -others : others;
+    if (!goes) asked |= c.cutsWith[y.index];
     toggle(y, after);
   }
   c.clashMlAfter = ml;
-  c.cutMlAfter = cutsOf(c, after);
+  cutsAfter(c, asked, after);
 }
 
-/** The millilitres of those larger sets that do not lie in a place and are in a set. Two words at once. */
-function cutsOf(c: Place, set: Things): f64 {
+/** Notes of each thing in which of a place's larger sets it is: only with a thing that comes can one of them come in. */
+function bearCuts(c: Place, count: i32): void {
+  memory.fill(changetype<usize>(c.cutsWith), 0, (<usize>n) << 3);
+  for (let k = 0; k < count; k += 1)
+    for (let w = 0; w < words; w += 1) {
+      const at = 2 * k * words + w;
+      for (let rest = c.cuts[at] | c.cuts[at + words]; rest !== 0; rest &= rest - 1) {
+        const i = (w << 6) + <i32>ctz<i64>(rest);
+        c.cutsWith[i] = c.cutsWith[i] | ((1 as i64) << (k as i64));
+      }
+    }
+}
+
+/** Tells which of those larger sets that do not lie in a place, of some of them, are in a set. Two words at once. */
+function cutsAfter(c: Place, asked: i64, set: Things): void {
   const bytes = (<usize>words) << 3;
   let ml: f64 = 0;
-  let cut = changetype<usize>(c.cuts);
-  for (let k = 0; k < c.cutCount; k += 1, cut += bytes << 1) {
+  let isIn: i64 = 0;
+  for (let rest = asked; rest !== 0; rest &= rest - 1) {
+    const k = <i32>ctz<i64>(rest);
+    const cut = changetype<usize>(c.cuts) + (<usize>k * bytes << 1);
     let missing = i64x2.splat(0);
     for (let at: usize = 0; at < bytes; at += 16)
       missing = v128.or(missing, v128.andnot(v128.load(cut + at), v128.load(changetype<usize>(set) + at)));
@@ -588,9 +617,12 @@ function cutsOf(c: Place, set: Things): f64 {
     let one = i64x2.splat(0);
     for (let at: usize = 0; at < bytes; at += 16)
       one = v128.or(one, v128.and(v128.load(cut + bytes + at), v128.load(changetype<usize>(set) + at)));
-    if (v128.any_true(one)) ml += c.cutsMl[k];
+    if (!v128.any_true(one)) continue;
+    ml += c.cutsMl[k];
+    isIn |= (1 as i64) << (k as i64);
   }
-  return ml;
+  c.cutMlAfter = ml;
+  c.cutsInAfter = isIn;
 }
 
 function pairCost(at: Place, other: Place): f64 {

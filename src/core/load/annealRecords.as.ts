@@ -145,14 +145,19 @@ export class Place {
   /** What is in here; and of the pairs in it that do not lie together, the sum of the smaller ones' millilitres. */
   held: Things;
   clashMl: f64;
-  /** Larger sets that do not lie in here, two of things each, with the millilitres of each; and those that are in. */
+  /**
+   * Larger sets that do not lie in here, two of things each, with the millilitres of each; by thing, in which of them it is,
+   * a bit each; which are in here, and their millilitres.
+   */
   cuts: Things;
   cutsMl: Floats;
-  cutCount: i32;
+  cutsWith: Things;
+  cutsIn: i64;
   cutMl: f64;
-  /** Both as the move in hand would leave them. */
+  /** Of these what the move in hand would leave. */
   clashMlAfter: f64;
   cutMlAfter: f64;
+  cutsInAfter: i64;
   /** What is over in it now: millilitres beyond its room; all others, of stiff things and clashes; points of pressing. */
   overRoomMl: f64;
   otherOverMl: f64;
@@ -169,12 +174,14 @@ export class Place {
   clashesStay(): void {
     this.clashMlAfter = this.clashMl;
     this.cutMlAfter = this.cutMl;
+    this.cutsInAfter = this.cutsIn;
   }
 
   @inline
   takeClashes(): void {
     this.clashMl = this.clashMlAfter;
     this.cutMl = this.cutMlAfter;
+    this.cutsIn = this.cutsInAfter;
   }
 
   @inline
@@ -182,9 +189,10 @@ export class Place {
     return conflicts[this.mask];
   }
 
+  /** Points here of the thing in a seat anywhere. */
   @inline
-  at(p: i32): Thing {
-    return this.seats.at(p).thing;
+  pointsOf(seat: Seat): f32 {
+    return load<f32>(changetype<usize>(this.row) + <usize>seat.offset);
   }
 }
 
@@ -209,13 +217,20 @@ export class Thing {
   pair: Thing;
   system: System;
   index: i32;
-  /** Its bit in a set of things, and which of the set's words has it. */
-  bit: i64;
-  word: i32;
-  isFree: i32;
   choices: Ints;
   choiceCount: i32;
   points: Floats;
+
+  /** Its bit in a set of things, in the word of the set that has it. */
+  @inline
+  get bit(): i64 {
+    return (1 as i64) << ((this.index & 63) as i64);
+  }
+
+  @inline
+  get word(): i32 {
+    return this.index >> 6;
+  }
 }
 
 // What is over at two ends, without a branch: which is no processor foresees, and engines make f64.max of branches.
