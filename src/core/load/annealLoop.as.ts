@@ -609,7 +609,7 @@ function cutsAfter(c: Place, asked: i64, set: Things): void {
   let isIn: i64 = 0;
   for (let rest = asked; rest !== 0; rest &= rest - 1) {
     const k = <i32>ctz<i64>(rest);
-    const cut = changetype<usize>(c.cuts) + (<usize>k * bytes << 1);
+    const cut = changetype<usize>(c.cuts) + ((<usize>k * bytes) << 1);
     let missing = i64x2.splat(0);
     for (let at: usize = 0; at < bytes; at += 16)
       missing = v128.or(missing, v128.andnot(v128.load(cut + at), v128.load(changetype<usize>(set) + at)));
