@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { seededRandom } from '@/core/random';
 import { instanceOf } from '../../../tests/support/instanceOf';
-import { Annealer } from './anneal';
+import { Annealer, type Mark } from './anneal';
 import { largerOf } from './stiffSize';
 import { annealTables } from './annealTables';
 import { brokenRules, objectiveOf } from './objective';
@@ -60,6 +60,46 @@ describe('the annealing', () => {
       ),
       { numRuns: 40 },
     );
+  });
+
+  test('a run with a mark is given up when it is dearer half-way, unless it met a better load; where it goes on it makes the same moves', () => {
+    let [givenUp, better] = [0, 0];
+    fc.assert(
+      fc.property(seeds, fc.integer({ min: 20, max: 60 }), (seed, n) => {
+        const instance = instanceOf(seed, n);
+        const free = Array.from({ length: n }, (_, i) => i);
+        const warm = new Annealer(instance, free, 0, seededRandom(seed));
+        warm.start(new Int32Array(n).fill(-1));
+        warm.run({ hot: 60, cold: 0.1 }, 20_000);
+        const from = warm.best()!;
+        const atStart = objectiveOf(instance, from).total;
+        const schedule = { hot: 15, cold: 0.1 };
+        const runWith = (moves: number, mark: Mark | null) => {
+          const annealer = new Annealer(instance, free, 0, seededRandom(seed + 1));
+          annealer.start(from);
+          return { ended: annealer.run(schedule, moves, null, mark), annealer };
+        };
+        const whole = runWith(40_000, null);
+        expect(whole.ended).toBe(true);
+        // Whatever it costs is near enough.
+        const gladly = runWith(40_000, { points: Infinity, aHeat: 0 });
+        expect(gladly.ended).toBe(true);
+        expect(gladly.annealer.current()).toEqual(whole.annealer.current());
+        // Nothing is near enough: it goes on only where it has met a better load by then.
+        const none = runWith(40_000, { points: -Infinity, aHeat: 0 });
+        if (none.ended) {
+          better += 1;
+          expect(none.annealer.bestTotal()).toBeLessThan(atStart - 1e-6);
+          expect(none.annealer.current()).toEqual(whole.annealer.current());
+        } else {
+          givenUp += 1;
+          expect(none.annealer.bestTotal()).toBeCloseTo(atStart, 6);
+        }
+      }),
+      { numRuns: 30 },
+    );
+    expect(givenUp).toBeGreaterThan(0);
+    expect(better).toBeGreaterThan(0);
   });
 
   test('what it calls best holds no more, and no more that is stiff, than told, which may change between starts', () => {

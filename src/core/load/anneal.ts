@@ -24,6 +24,12 @@ export interface Schedule {
   cold: number;
 }
 
+/** What a run is to come near to, or it is given up: so many points, and so many for each point of heat it still has. */
+export interface Mark {
+  points: number;
+  aHeat: number;
+}
+
 export interface AnnealOptions {
   /**
    * Share of the moves that are exchanges, 0 to 1; the rest move one thing alone. Measured: with 0.82 a search by fit ends
@@ -128,18 +134,33 @@ export class Annealer {
    *
    * @param open by place, index 0 the floor: where it is 0, nothing comes or goes, so that the same moves search a part of
    * the load more closely; null for everywhere
+   * @param mark from half of the moves on it is given up while it met none better than the assignment it began from, and
+   * the one it has is dearer than that, what is over counted at its price; null to go on whatever it costs
+   * @returns whether all moves were tried
    */
-  run({ hot, cold }: Schedule, moves: number, open: Uint8Array | null = null): void {
+  run(
+    { hot, cold }: Schedule,
+    moves: number,
+    open: Uint8Array | null = null,
+    mark: Mark | null = null,
+  ): boolean {
     const { loop } = this;
     const { isOpen } = loop.arrays;
     isOpen.set(open ?? isOpen.fill(1));
-    if (loop.open() === 0 || this.instance.m === 0) return;
+    if (loop.open() === 0 || this.instance.m === 0) return true;
     loop.set('heat', hot);
     const step = loop.get('STEP');
     loop.set('cooling', Math.pow(cold / hot, 1 / Math.max(1, Math.ceil(moves / step))));
     loop.set('bits', Math.floor(this.random() * 0x7fff_ffff) | 1);
     const most = STEPS_A_CALL * step;
-    for (let left = moves; left > 0; left -= most) loop.run(Math.min(left, most));
+    const atStart = this.bestTotal();
+    for (let left = moves; left > 0; left -= most) {
+      loop.run(Math.min(left, most));
+      if (!mark || left - most > moves / 2 || this.bestTotal() < atStart - 1e-6) continue;
+      const dear = loop.get('total') + loop.get('price') * loop.get('over');
+      if (dear > mark.points + mark.aHeat * loop.get('heat')) return false;
+    }
+    return true;
   }
 
   /** The assignment as it is, which may not close. */

@@ -138,10 +138,10 @@ let drawnCount: i32 = 0;
 let lanes: usize = 0;
 /** What a place would hold after a part of a move. */
 let after: Things = changetype<Things>(0);
-let total: f64 = 0;
-let over: f64 = 0;
+export let total: f64 = 0;
+export let over: f64 = 0;
 /** Price of a millilitre that does not fit, in points. */
-let price: f64 = 0.02;
+export let price: f64 = 0.02;
 
 function thing(i: i32): Thing {
   return changetype<Thing>(things + <usize>i * offsetof<Thing>());

@@ -3,7 +3,7 @@ import { ANNEAL_LOOP } from './annealLoop.wasm';
 type Arrays = Readonly<Record<string, Float64Array | Int32Array | Uint8Array>>;
 
 /** Its step, and numbers that change while it is at work. */
-type LoopNumber = 'STEP' | 'leastTotal' | 'heat' | 'cooling' | 'bits';
+type LoopNumber = 'STEP' | 'leastTotal' | 'total' | 'over' | 'price' | 'heat' | 'cooling' | 'bits';
 
 /** One loop at work: its functions, its numbers by name, and the arrays that both sides read and write. */
 export interface AnnealLoop<T extends Arrays> {

@@ -15,7 +15,7 @@ import { LoadState } from './state';
  * Rounds of one search: a number, not seconds, so that a seed gives the same load anywhere. About a second of one
  * thread for 60 to 120 things; what is best so far is told on the way (`npm run bench:load -- --fit`).
  */
-export const ROUNDS = 72;
+export const ROUNDS = 100;
 
 /**
  * The first rounds move anything, and find the rough shape, which later ones seldom change: so the search starts several
@@ -33,7 +33,7 @@ const DEARER_AT_FIRST = 2;
  */
 const LEAST_OPEN = 0.6;
 const MOST_OPEN = 1;
-const HOTS_OF_PART = [15, 5, 15] as const;
+const HOTS_OF_PART = [15, 5, 5] as const;
 const MOVES_OF_PART = 50_000;
 const COLD = 0.1;
 /** Share of the moves that are exchanges. */
@@ -42,8 +42,11 @@ const SWAPS = 0.82;
 const HOPE = 4;
 /** A load that does not lie and is further from the best than this is not led to one that does. */
 const WORTH_SETTLING = 1.03;
-/** Nor is its last load led, mended or improved where the annealing met none better than the one it began from. */
-const WORTH_LEADING = 1.003;
+/**
+ * A later round is given up where its annealing, half-way or later, met none better than the load it began from, and is
+ * dearer than that by more than so many points for each thing and point of heat (decision 0026).
+ */
+const HOPE_A_HEAT = 0.1;
 /** A load further from the best than this is not improved any more. */
 const NEAR = 1.06;
 /** Of its objective a move must save so much to be worth asking how things would lie; at the end any is. */
@@ -167,25 +170,29 @@ export function* searchLoad(
     for (let j = 0; j < instance.m; j += 1) stiffCapacityMl[j] = Math.max(learnedMl[j]!, held[j]!);
     annealer.start(where);
     const atStart = annealer.bestTotal();
+    const done = Math.min(1, (round + 1) / rounds);
     if (isStart) annealer.run({ hot: HOTS[round % HOTS.length]!, cold: COLD }, MOVES_OF_ALL);
     else {
       const hot = HOTS_OF_PART[round % HOTS_OF_PART.length]!;
       const share = LEAST_OPEN + random() * (MOST_OPEN - LEAST_OPEN);
-      annealer.run({ hot, cold: COLD }, MOVES_OF_PART, somePlaces(instance.m, share, to, random));
+      const open = somePlaces(instance.m, share, to, random);
+      const mark = { points: lead.price, aHeat: HOPE_A_HEAT * instance.n };
+      if (!annealer.run({ hot, cold: COLD }, MOVES_OF_PART, open, mark)) {
+        yield { done, best: bestTotal, where: null };
+        continue;
+      }
     }
     // Its last load, where it met none better than its first, is at least another one.
     const other = annealer.bestTotal() >= atStart - 1e-6;
     fitted.restore(free, (other ? annealer.current() : annealer.best()) ?? lead.from);
-    if (isStart || !other || fitted.total <= lead.price * WORTH_LEADING) {
-      settle(fitted, annealer, free, roomMl, random, lead.price * WORTH_SETTLING);
-      learnStiff(fitted, learnedMl);
-      // Of those that do not lie then, one of three hundred that are mended is better.
-      if (isStart || fitted.closes()) fitted.mend(free, options);
-      // Within a start the next round shuffles anew what a descent would gain.
-      const isLed = isStart ? round % ROUNDS_A_START === ROUNDS_A_START - 1 : fitted.closes();
-      if (isLed && fitted.total < lead.price * NEAR) fitted.descend(free, options, ENOUGH * fitted.total);
-    }
-    const told = report(Math.min(1, (round + 1) / rounds));
+    settle(fitted, annealer, free, roomMl, random, lead.price * WORTH_SETTLING);
+    learnStiff(fitted, learnedMl);
+    // Of those that do not lie then, one of three hundred that are mended is better.
+    if (isStart || fitted.closes()) fitted.mend(free, options);
+    // Within a start the next round shuffles anew what a descent would gain.
+    const isLed = isStart ? round % ROUNDS_A_START === ROUNDS_A_START - 1 : fitted.closes();
+    if (isLed && fitted.total < lead.price * NEAR) fitted.descend(free, options, ENOUGH * fitted.total);
+    const told = report(done);
     lead.look();
     if (round === STARTS * ROUNDS_A_START - 1 && free.every((i) => best[i]! >= 0)) bound = boundOf(bestTotal);
     yield told;
