@@ -46,7 +46,7 @@ const WORTH_SETTLING = 1.03;
  * A later round is given up where its annealing, half-way or later, met none better than the load it began from, and is
  * dearer than that by more than so many points for each thing and point of heat (decision 0026).
  */
-const HOPE_A_HEAT = 0.1;
+const MARK_A_HEAT = 0.1;
 /** A load further from the best than this is not improved any more. */
 const NEAR = 1.06;
 /** Of its objective a move must save so much to be worth asking how things would lie; at the end any is. */
@@ -96,8 +96,8 @@ export interface SearchOptions {
  * does not lie led to one near by that does (`settle`); in a start, what still finds no place is taken out and put where it
  * does; then descent with order counted in. The first rounds start several times over, move anything, and have what is needed
  * most cost twice as much to leave; each later one opens a part of the compartments, drawn anew, and leaves the rest as it
- * lies (large neighbourhood search, Shaw 1998). The load as it is counts as found, and so do those known, as far as things
- * may still be there: searching on from them never ends worse.
+ * lies (large neighbourhood search, Shaw 1998), and is given up half-way where nothing is to be hoped of it. The load as it
+ * is counts as found, and so do those known, as far as things may still be there: searching on from them never ends worse.
  *
  * @param random seeded source; the same seed, rounds and known loads give the same load
  * @returns where each thing goes: compartment index, or −1 for the floor
@@ -176,7 +176,7 @@ export function* searchLoad(
       const hot = HOTS_OF_PART[round % HOTS_OF_PART.length]!;
       const share = LEAST_OPEN + random() * (MOST_OPEN - LEAST_OPEN);
       const open = somePlaces(instance.m, share, to, random);
-      const mark = { points: lead.price, aHeat: HOPE_A_HEAT * instance.n };
+      const mark = { points: lead.price, aHeat: MARK_A_HEAT * instance.n };
       if (!annealer.run({ hot, cold: COLD }, MOVES_OF_PART, open, mark)) {
         yield { done, best: bestTotal, where: null };
         continue;
