@@ -11,6 +11,7 @@ import {
   TAIL_FREE_KGM,
 } from '@/core/load/costs';
 import type { Instance } from '@/core/load/instance';
+import { APART, FORBIDDEN_TIMES, NATURES, type Nature } from '@/core/load/natures';
 
 /**
  * The load problem as a mixed-integer linear programme in LP format: the same objective and the same hard rules as
@@ -125,22 +126,41 @@ export function milpText(instance: Instance): string {
     binaries.push(`u_${s}`);
     cost(-weights.together * SPREAD_POINTS, `u_${s}`);
     row([[1, `u_${s}`], ...places.map((j): [number, string] => [-1, `y_${s}_${j}`])], '<=', 0);
-    SYSTEMS.forEach((__, t) => {
-      if (t <= s || !((instance.apart[s]! >> t) & 1)) return;
-      for (const j of places) {
-        if (!cells.some(([i, k]) => instance.system[i] === t && k === j)) continue;
-        cost(weights.apart * APART_POINTS, `p_${s}_${t}_${j}`);
-        row(
-          [
-            [1, `p_${s}_${t}_${j}`],
-            [-1, `y_${s}_${j}`],
-            [-1, `y_${t}_${j}`],
-          ],
-          '>=',
-          -1,
-        );
-      }
-    });
+  });
+  // What spoils and what suffers in which compartments, and each pair of them that is in one.
+  const having = (nature: Nature, j: number) =>
+    cells.filter(([i, k]) => k === j && (instance.natures[i]! >> NATURES.indexOf(nature)) & 1);
+  const told = new Set<string>();
+  const presence = (nature: Nature, j: number): string => {
+    const name = `z_${NATURES.indexOf(nature)}_${j}`;
+    if (told.has(name)) return name;
+    told.add(name);
+    binaries.push(name);
+    for (const [i] of having(nature, j))
+      row(
+        [
+          [1, x(i, j)],
+          [-1, name],
+        ],
+        '<=',
+        0,
+      );
+    return name;
+  };
+  APART.forEach(({ spoils, suffers, forbidden }, a) => {
+    for (let j = 0; j < m; j += 1) {
+      if (having(spoils, j).length === 0 || having(suffers, j).length === 0) continue;
+      cost(weights.apart * APART_POINTS * (forbidden ? FORBIDDEN_TIMES : 1), `p_${a}_${j}`);
+      row(
+        [
+          [1, `p_${a}_${j}`],
+          [-1, presence(spoils, j)],
+          [-1, presence(suffers, j)],
+        ],
+        '>=',
+        -1,
+      );
+    }
   });
 
   // Balance and fairness of each rider: each part is convex, the greatest of a few lines.

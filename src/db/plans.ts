@@ -49,6 +49,7 @@ interface ThingRow {
   view: Thing['view'];
   packing: Thing['packing'];
   stiffener: boolean;
+  traits: Thing['traits'];
   hollow: Thing['hollow'];
   inside: string | null;
 }
@@ -79,7 +80,7 @@ export async function readPlan(
   const bags = await readTripBags(client, accountId, tripId);
   const things = await client.query<ThingRow>(
     `select thing.id, name, system, quantity, mass_g, mass_source, volume_ml, volume_source, form, water_ml, call,
-            dry, in_dry_sack, carry, need, provides, view, packing, stiffener, hollow, inside
+            dry, in_dry_sack, carry, need, provides, view, packing, stiffener, traits, hollow, inside
        from trip_thing join thing on thing.account_id = trip_thing.account_id and thing.id = trip_thing.thing_id
       where trip_thing.account_id = $1 and trip_thing.trip_id = $2 order by position`,
     key,
@@ -136,6 +137,7 @@ export async function readPlan(
         view: row.view,
         packing: row.packing,
         stiffener: row.stiffener,
+        traits: row.traits,
         hollow: row.hollow,
         inside: row.inside,
       })),
@@ -242,21 +244,21 @@ async function saveParts(
     await client.query(
       `insert into thing (account_id, id, name, system, quantity, mass_g, mass_source, volume_ml, volume_source,
                           form, water_ml, call, dry, in_dry_sack, carry, need, provides, view, packing,
-                          stiffener, hollow, inside)
+                          stiffener, traits, hollow, inside)
        select $1, id, name, system, quantity, mass_g, mass_source, volume_ml, volume_source, form, water_ml, call,
               dry, in_dry_sack, carry, need, array(select jsonb_array_elements_text(provides)), view,
-              packing, stiffener, hollow, inside
+              packing, stiffener, array(select jsonb_array_elements_text(traits)), hollow, inside
          from jsonb_to_recordset($2::jsonb) as row(id text, name text, system text, quantity integer,
          mass_g double precision, mass_source text, volume_ml double precision, volume_source text, form jsonb,
          water_ml double precision, call text, dry text, in_dry_sack boolean, carry text, need text, provides jsonb,
-         view text, packing text, stiffener boolean, hollow jsonb, inside text)
+         view text, packing text, stiffener boolean, traits jsonb, hollow jsonb, inside text)
        on conflict (account_id, id) do update set name = excluded.name, system = excluded.system,
          quantity = excluded.quantity, mass_g = excluded.mass_g, mass_source = excluded.mass_source,
          volume_ml = excluded.volume_ml, volume_source = excluded.volume_source, form = excluded.form,
          water_ml = excluded.water_ml, call = excluded.call, dry = excluded.dry,
          in_dry_sack = excluded.in_dry_sack, carry = excluded.carry, need = excluded.need,
          provides = excluded.provides, view = excluded.view, packing = excluded.packing,
-         stiffener = excluded.stiffener, hollow = excluded.hollow, inside = excluded.inside`,
+         stiffener = excluded.stiffener, traits = excluded.traits, hollow = excluded.hollow, inside = excluded.inside`,
       [accountId, JSON.stringify(things.map(thingRow))],
     );
   }
@@ -319,6 +321,7 @@ const thingRow = (thing: Thing): ThingRow => ({
   view: thing.view,
   packing: thing.packing,
   stiffener: thing.stiffener,
+  traits: thing.traits,
   hollow: thing.hollow,
   inside: thing.inside,
 });

@@ -43,7 +43,7 @@ test('pages and answers carry the security headers, and an id', async ({ request
   expect(headers['x-powered-by']).toBeUndefined();
   expect(await (await request.get('/api/health')).json()).toMatchObject({
     status: 'ok',
-    migration: '0004_fellow-riders',
+    migration: '0005_traits',
   });
   expect(await (await request.get('/plan.schema.json')).json()).toMatchObject({ title: 'Gorvin plan' });
 });

@@ -1,4 +1,4 @@
-import type { Call, Dryness, Form, Need, Provides, System, Thing } from '@/core/kit/thing';
+import type { Call, Dryness, Form, Need, Provides, System, Thing, Trait } from '@/core/kit/thing';
 import { formVolumeMl } from '@/core/kit/thing';
 
 interface More {
@@ -11,6 +11,7 @@ interface More {
   provides?: Provides[];
   view?: Thing['view'];
   stiffener?: true;
+  traits?: Trait[];
   hollow?: Thing['hollow'];
   inside?: string;
   massSource?: Thing['massSource'];
@@ -65,6 +66,7 @@ function thing(
     view: more.view ?? 'none',
     packing: 'stuffed',
     stiffener: more.stiffener ?? false,
+    traits: more.traits ?? [],
     hollow: more.hollow ?? null,
     inside: more.inside ?? null,
   };
@@ -81,25 +83,34 @@ export const DEMO_THINGS: readonly Thing[] = [
     volumeSource: 'rated',
   }),
   thing('sleep', 'Quilt pad straps', 28, soft(70, 100), 'camp', { dry: 'rather' }),
-  thing('sleep', 'Inflatable mat', 455, cylinder(230, 100), 'camp', { dry: 'rather', need: 'must' }),
+  thing('sleep', 'Inflatable mat', 455, cylinder(230, 100), 'camp', {
+    dry: 'rather',
+    need: 'must',
+    traits: ['inflatable'],
+  }),
   thing('sleep', 'Inflation sack', 52, soft(140, 260), 'camp'),
-  thing('sleep', 'Pillow', 74, soft(220, 360), 'camp', { dry: 'rather', need: 'nice' }),
+  thing('sleep', 'Pillow', 74, soft(220, 360), 'camp', {
+    dry: 'rather',
+    need: 'nice',
+    traits: ['inflatable'],
+  }),
   thing('sleep', 'Silk liner', 125, soft(320, 520), 'camp', { dry: 'must' }),
   thing('shelter', 'Tent inner and fly', 1040, soft(3100, 4300), 'camp', {
     need: 'must',
     volumeSource: 'tape',
+    traits: ['wet'],
   }),
   thing('shelter', 'Tent poles', 395, long(400, 45), 'camp', { need: 'must' }),
-  thing('shelter', 'Tent pegs', 14, long(165, 12), 'camp', { quantity: 9, need: 'must' }),
-  thing('shelter', 'Ground sheet', 160, soft(420, 600), 'camp'),
+  thing('shelter', 'Tent pegs', 14, long(165, 12), 'camp', { quantity: 9, need: 'must', traits: ['sharp'] }),
+  thing('shelter', 'Ground sheet', 160, soft(420, 600), 'camp', { traits: ['wet'] }),
   thing('shelter', 'Guy lines', 35, soft(60, 90), 'camp'),
   thing('clothes', 'Insulated jacket', 340, soft(1700, 3200), 'camp', {
     dry: 'must',
     need: 'must',
     provides: ['warmth'],
   }),
-  thing('clothes', 'Rain jacket', 265, soft(600, 950), 'urgent', { need: 'must' }),
-  thing('clothes', 'Rain trousers', 210, soft(460, 700), 'urgent'),
+  thing('clothes', 'Rain jacket', 265, soft(600, 950), 'urgent', { need: 'must', traits: ['wet'] }),
+  thing('clothes', 'Rain trousers', 210, soft(460, 700), 'urgent', { traits: ['wet'] }),
   thing('clothes', 'Sleep shirt', 185, soft(480, 720), 'camp', { dry: 'must' }),
   thing('clothes', 'Sleep leggings', 170, soft(430, 640), 'camp', { dry: 'must' }),
   thing('clothes', 'Sleep socks', 62, soft(150, 230), 'camp', { dry: 'must' }),
@@ -121,7 +132,11 @@ export const DEMO_THINGS: readonly Thing[] = [
     hollow: { kind: 'cylinder', lengthMm: 114, diameterMm: 107 },
   }),
   thing('cook', 'Burner', 97, box(70, 42, 30), 'camp', { inside: POT }),
-  thing('cook', 'Gas canister', 205, cylinder(72, 91), 'camp', { massSource: 'label', inside: POT }),
+  thing('cook', 'Gas canister', 205, cylinder(72, 91), 'camp', {
+    massSource: 'label',
+    inside: POT,
+    traits: ['fuel'],
+  }),
   thing('cook', 'Mug', 78, cylinder(85, 80), 'camp', { need: 'nice' }),
   thing('cook', 'Spoon', 17, long(215, 22), 'camp'),
   thing('cook', 'Lighter and matches', 32, box(85, 45, 16), 'camp', { dry: 'must', inDrySack: true }),
@@ -150,7 +165,11 @@ export const DEMO_THINGS: readonly Thing[] = [
   thing('water', 'Squeeze filter', 88, cylinder(150, 55), 'stop', { need: 'must' }),
   thing('tools', 'Multitool', 178, box(90, 45, 30), 'repair', { need: 'must', provides: ['repair'] }),
   thing('tools', 'Mini pump', 142, long(215, 32), 'repair', { need: 'must', provides: ['repair'] }),
-  thing('tools', 'Spare tube', 205, box(120, 75, 48), 'repair', { need: 'must', provides: ['repair'] }),
+  thing('tools', 'Spare tube', 205, box(120, 75, 48), 'repair', {
+    need: 'must',
+    provides: ['repair'],
+    traits: ['inflatable'],
+  }),
   thing('tools', 'Plug and patch kit', 64, box(95, 55, 25), 'repair', { need: 'must', provides: ['repair'] }),
   thing('tools', 'Tyre levers', 14, flat(115, 22, 8), 'repair', { quantity: 2, need: 'must' }),
   thing('tools', 'Chain links and derailleur hanger', 36, box(70, 45, 18), 'repair'),

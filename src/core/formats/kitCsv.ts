@@ -8,16 +8,16 @@ import {
   NEEDS,
   PROVISIONS,
   SYSTEMS,
+  TRAITS,
   thingSchema,
   VIEWS,
   type Form,
   type FormKind,
-  type Provides,
   type System,
   type Thing,
 } from '@/core/kit/thing';
 import { parseQuantity, readNumber, unitSize } from '@/core/units/parse';
-import { densityGPerL, guessProvides, guessView, guessSystem } from '@/core/kit/guess';
+import { densityGPerL, guessProvides, guessSystem, guessTraits, guessView } from '@/core/kit/guess';
 import { FIELD_SYNONYMS, FIELD_UNITS, KIT_FIELDS, type KitField } from './kitFields';
 import type { Table } from './readTable';
 
@@ -187,14 +187,21 @@ function understandRow(
   });
   const clearView = choice('view', VIEWS, {});
   const need = choice('need', NEEDS, { high: 'must', medium: 'should', low: 'nice' });
-  const provides = cell('provides')
-    .split(/[+/&,]|\band\b/)
-    .map((word) => word.trim().toLowerCase())
-    .filter((word): word is string => word !== '');
-  for (const word of provides) {
-    if (!PROVISIONS.includes(word as Provides))
-      fault('provides', `"${word.slice(0, 30)}" is not known. Use ${PROVISIONS.join(', ')}.`);
-  }
+  /** Several in one cell; null where the list has no such column, since an empty cell means none. */
+  const several = <Value extends string>(field: KitField, values: readonly Value[]): Value[] | null => {
+    if (!columns.some((column) => column.field === field)) return null;
+    const words = cell(field)
+      .split(/[+/&,]|\band\b/)
+      .map((word) => word.trim().toLowerCase())
+      .filter((word) => word !== '');
+    return [...new Set(words)].flatMap((word) => {
+      const value = values.find((candidate) => candidate === word);
+      if (!value) fault(field, `"${word.slice(0, 30)}" is not known. Use ${values.join(', ')}.`);
+      return value ?? [];
+    });
+  };
+  const provides = several('provides', PROVISIONS);
+  const traits = several('traits', TRAITS);
   const quantityText = cell('quantity');
   const quantity = quantityText === '' ? (known?.quantity ?? 1) : readNumber(quantityText);
   if (quantity === null) fault('quantity', `"${quantityText.slice(0, 30)}" is not a number of pieces.`);
@@ -238,13 +245,11 @@ function understandRow(
     inDrySack: sack ? sack === 'yes' : (known?.inDrySack ?? false),
     carry: carry ?? known?.carry ?? 'bike',
     need: need ?? known?.need ?? 'should',
-    // Guessed from the name only where the list has no such column: an empty cell means none.
-    provides: columns.some((column) => column.field === 'provides')
-      ? (provides as Provides[])
-      : (known?.provides ?? guessProvides(name)),
+    provides: provides ?? known?.provides ?? guessProvides(name),
     view: clearView ?? known?.view ?? guessView(name),
     packing: known?.packing ?? 'stuffed',
     stiffener: known?.stiffener ?? false,
+    traits: traits ?? known?.traits ?? guessTraits(name),
     hollow: known?.hollow ?? null,
     inside: known?.inside ?? null,
   };
@@ -313,6 +318,7 @@ export function writeKitCsv(things: readonly Thing[]): string {
       provides: thing.provides.join(' and '),
       water: number(thing.waterMl),
       view: thing.view,
+      traits: thing.traits.join(' and '),
     };
     return KIT_FIELDS.map((field) => cells[field]);
   });

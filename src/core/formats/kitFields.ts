@@ -20,6 +20,7 @@ export const KIT_FIELDS = [
   'provides',
   'water',
   'view',
+  'traits',
 ] as const;
 export type KitField = (typeof KIT_FIELDS)[number];
 
@@ -55,5 +56,6 @@ export const FIELD_SYNONYMS: Record<KitField, readonly string[]> = {
   need: ['needed', 'priority', 'importance'],
   view: ['clearview', 'needsview'],
   provides: ['gives', 'role'],
+  traits: ['nature', 'properties', 'hazards'],
   water: ['waterml', 'contents', 'wateratstart'],
 };

@@ -49,9 +49,9 @@ export function parsePlanValue(data: unknown): Result<Plan, string[]> {
       `The plan was written by a later Gorvin (format version ${version}); this one reads up to ${PLAN_VERSION}. Update Gorvin first.`,
     ]);
   }
-  // Version 1 had fewer fields; each new one has a default that says what such a plan meant.
+  // Earlier versions had fewer fields; each new one has a default that says what such a plan meant.
   const parsed = planSchema.safeParse(
-    version === 1 || version === 2 || version === 3 ? { ...data, version: PLAN_VERSION } : data,
+    typeof version === 'number' && [1, 2, 3, 4].includes(version) ? { ...data, version: PLAN_VERSION } : data,
   );
   if (!parsed.success) return fail(describeIssues(parsed.error, data));
   const broken = brokenReferences(parsed.data);

@@ -1,4 +1,4 @@
-import type { Provides, System, Thing } from './thing';
+import type { Provides, System, Thing, Trait } from './thing';
 import { guessForm } from './thing';
 
 /**
@@ -29,6 +29,13 @@ const PROVIDES_WORDS: readonly [RegExp, Provides][] = [
   [/\b(multitool|pump|tube|patch|plugs?)\b/, 'repair'],
 ];
 
+const TRAIT_WORDS: readonly [RegExp, Trait][] = [
+  [/\b(gas|fuel|petrol|paraffin|alcohol|meths|spirit)\b(?!.*\b(meter|gauge|scale)\b)/, 'fuel'],
+  [/\b(tent|fly|tarp|bivvy|ground ?sheet|rain)\b(?!.*\b(poles?|pegs?|stakes?|light|lamp)\b)/, 'wet'],
+  [/\b(pegs?|stakes?|knife|saw|axe|scissors|needles?|spokes?|skewers?)\b/, 'sharp'],
+  [/\b(inflatable|mat|pillow|tubes?|raft)\b(?!.*\b(sack|pump|straps?|glue)\b)/, 'inflatable'],
+];
+
 /** @example guessSystem('Down quilt') // 'sleep' */
 export const guessSystem = (name: string): System =>
   SYSTEM_WORDS.find(([words]) => words.test(name.toLowerCase()))?.[1] ?? 'luxuries';
@@ -36,6 +43,10 @@ export const guessSystem = (name: string): System =>
 /** @example guessProvides('Head torch') // ['light'] */
 export const guessProvides = (name: string): Provides[] =>
   PROVIDES_WORDS.filter(([words]) => words.test(name.toLowerCase())).map(([, provides]) => provides);
+
+/** @example guessTraits('Gas canister') // ['fuel'] */
+export const guessTraits = (name: string): Trait[] =>
+  TRAIT_WORDS.filter(([words]) => words.test(name.toLowerCase())).map(([, trait]) => trait);
 
 /**
  * Packed density in grams a litre that things of a system usually have, for estimating the one of mass and
@@ -91,6 +102,7 @@ export function newThing(id: string, name: string, massG: number | null, volumeM
     view: guessView(name),
     packing: 'stuffed',
     stiffener: false,
+    traits: guessTraits(name),
     hollow: null,
     inside: null,
   };

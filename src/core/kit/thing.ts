@@ -45,6 +45,10 @@ export type Provides = (typeof PROVISIONS)[number];
 /** What must be able to see it, or what it must see: a lamp ahead or behind, a satellite beacon the sky. */
 export const VIEWS = ['none', 'ahead', 'behind', 'sky'] as const;
 
+/** What a thing may do to what lies beside it, or suffer from it. Greasy, sooty and soapy go with the system. */
+export const TRAITS = ['fuel', 'wet', 'sharp', 'inflatable'] as const;
+export type Trait = (typeof TRAITS)[number];
+
 /** How soft things are put in: a school, of which stuffing is the usual one (domain). */
 export const PACKINGS = ['stuffed', 'rolled', 'folded'] as const;
 export type Packing = (typeof PACKINGS)[number];
@@ -93,6 +97,11 @@ export const thingSchema = z.object({
     .boolean()
     .default(false)
     .describe('Lies along the lower side of its bag, to keep it from drooping'),
+  traits: z
+    .array(z.enum(TRAITS))
+    .max(TRAITS.length)
+    .default([])
+    .describe('What counts for what lies beside it: fuel, gets wet, sharp, inflatable'),
   hollow: z.union([hollowSchema, z.null()]).default(null).describe('Inside measures of what holds others'),
   inside: z.union([idSchema, z.null()]).default(null).describe('Packed inside this other thing'),
 });

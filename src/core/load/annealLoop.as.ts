@@ -12,6 +12,7 @@ import {
   Floats,
   Ints,
   Place,
+  Rest,
   Rider,
   Seats,
   Singles,
@@ -32,7 +33,7 @@ export {
   sideFreeG,
   tailOverPrice,
   tailFreeKgM,
-  conflicts,
+  troubles,
 } from './annealRecords.as';
 
 /** Moves between two steps of heat and price: often enough to be smooth, seldom enough to cost nothing. */
@@ -57,6 +58,7 @@ export let M: i32 = 0;
 export let bags: i32 = 0;
 export let riders: i32 = 0;
 export let systems: i32 = 0;
+export let natureCount: i32 = 0;
 export let byStiff: i32 = 0;
 export let closes: f64 = 0;
 /** Share of the moves that bring something back from where the thing goes; the rest move one thing alone. In 65536ths. */
@@ -72,6 +74,7 @@ export let comfortMl: Floats = changetype<Floats>(0);
 export let stiffMl: Floats = changetype<Floats>(0);
 export let massG: Floats = changetype<Floats>(0);
 export let system: Ints = changetype<Ints>(0);
+export let natures: Ints = changetype<Ints>(0);
 export let pair: Ints = changetype<Ints>(0);
 export let points: Floats = changetype<Floats>(0);
 export let allowed: Bytes = changetype<Bytes>(0);
@@ -131,6 +134,9 @@ let places: usize = 0;
 let bagRecords: usize = 0;
 let riderRecords: usize = 0;
 let systemRecords: usize = 0;
+let rests: usize = 0;
+/** By nature and place, how many things there have it. */
+let present: Ints = changetype<Ints>(0);
 /** The free things a run moves. */
 let drawn: Ints = changetype<Ints>(0);
 let drawnCount: i32 = 0;
@@ -159,6 +165,10 @@ function rider(r: i32): Rider {
   return changetype<Rider>(riderRecords + <usize>r * offsetof<Rider>());
 }
 
+function restOf(i: i32): Rest {
+  return changetype<Rest>(rests + <usize>i * offsetof<Rest>());
+}
+
 function systemAt(s: i32): System {
   return changetype<System>(systemRecords + <usize>s * offsetof<System>());
 }
@@ -182,6 +192,8 @@ export function setUp(): void {
   bagRecords = room(<usize>(bags + 1) * offsetof<Bag>());
   riderRecords = room(<usize>riders * offsetof<Rider>());
   systemRecords = room(<usize>(systems + 1) * offsetof<System>());
+  rests = room(<usize>(n + 1) * offsetof<Rest>());
+  present = changetype<Ints>(room((<usize>(natureCount * M)) << 2));
   drawn = changetype<Ints>(room((<usize>freeCount) << 2));
   after = changetype<Things>(room((<usize>words) << 3));
   lanes = room((<usize>LANES) << 2);
@@ -193,10 +205,7 @@ export function setUp(): void {
     own.baseG = baseG[r];
     own.bareFrontShare = bareFrontShare[r];
   }
-  for (let s = 0; s <= systems; s += 1) {
-    systemAt(s).bit = 1 << s;
-    systemAt(s).present = changetype<Ints>(room((<usize>M) << 2));
-  }
+  for (let s = 0; s <= systems; s += 1) systemAt(s).present = changetype<Ints>(room((<usize>M) << 2));
   for (let c = 0; c < M; c += 1) {
     const own = place(c);
     own.index = c;
@@ -226,7 +235,9 @@ export function setUp(): void {
     own.comfortMl = comfortMl[i];
     own.stiffMl = stiffMl[i];
     own.massG = massG[i];
-    own.system = systemAt(system[i]);
+    own.rest = restOf(i);
+    own.rest.system = systemAt(system[i]);
+    own.rest.natures = natures[i];
     if (pair[i] >= 0) own.pair = thing(pair[i]);
     own.points = changetype<Floats>(changetype<usize>(points) + ((<usize>(i * M)) << 3));
   }
@@ -256,13 +267,14 @@ export function start(): void {
     systemAt(s).spread = 0;
     memory.fill(changetype<usize>(systemAt(s).present), 0, (<usize>M) << 2);
   }
+  memory.fill(changetype<usize>(present), 0, (<usize>(natureCount * M)) << 2);
   for (let c = 0; c < M; c += 1) {
     const own = place(c);
     own.volume = 0;
     own.comfort = 0;
     own.stiff = 0;
     own.mass = 0;
-    own.mask = 0;
+    own.natures = 0;
     own.count = 0;
     own.room = roomMl[c];
     own.stiffCapacity = byStiff && c > 0 ? stiffCapacity[c] : Infinity;
@@ -303,7 +315,7 @@ export function start(): void {
     c.clashMlAfter = c.clashMl;
     c.takeClashes();
     c.weigh();
-    sum += c.pressed + apartPoints * <f64>c.conflicts();
+    sum += c.pressed + apartPoints * <f64>c.troubles();
     allOver += c.overRoomMl + c.otherOverMl;
   }
   for (let i = 0; i < n; i += 1) if (pair[i] > i) sum += pairCost(thing(i).place, thing(pair[i]).place);
@@ -413,10 +425,10 @@ export function run(moves: i32): void {
         changetype<usize>(l.pair) |
         changetype<usize>(o.pair)) !==
       0;
-    const clashes = a.conflicts() + b.conflicts();
+    const troubles = a.troubles() + b.troubles();
     // What the systems may save at most; and the balance with them.
     const spared =
-      <f64>movers * spreadPoints + apartPoints * <f64>clashes + (paired ? <f64>movers * pairPoints : 0);
+      <f64>movers * spreadPoints + apartPoints * <f64>troubles + (paired ? <f64>movers * pairPoints : 0);
     const balancing = a.steep[cb] * abs(dm);
     // At best nothing is pressed any more, and nothing over but litres: most moves end here.
     if (change + price * dOver > most + spared + balancing + rest) continue;
@@ -481,7 +493,7 @@ export function run(moves: i32): void {
     if (k !== NONE) change += count(k, b, a);
     if (l !== NONE) change += lTo > 0 ? count(l, a, b) : count(l, b, a);
     if (o !== NONE) change += oTo > 0 ? count(o, a, b) : count(o, b, a);
-    change += apartPoints * <f64>(a.conflicts() + b.conflicts() - clashes);
+    change += apartPoints * <f64>(a.troubles() + b.troubles() - troubles);
     if (change + price * dOver > most) {
       if (o !== NONE) count(o, oTo > 0 ? b : a, oTo > 0 ? a : b);
       if (l !== NONE) count(l, lTo > 0 ? b : a, lTo > 0 ? a : b);
@@ -656,28 +668,29 @@ function leave(i: Thing, c: Place): void {
 
 /** Counts a thing in another place: what that changes in how far its system is spread, in points. */
 function count(i: Thing, from: Place, to: Place): f64 {
-  const s = i.system;
-  const present = s.present;
+  const s = i.rest.system;
   let change: f64 = 0;
-  if (from.index > 0) {
-    const rest = present[from.index] - 1;
-    present[from.index] = rest;
-    if (rest === 0) {
-      from.mask &= ~s.bit;
-      s.spread -= 1;
-      if (s.spread > 0) change -= spreadPoints;
-    }
+  if (from.index > 0 && add(s.present, from.index, -1) === 0) {
+    s.spread -= 1;
+    if (s.spread > 0) change -= spreadPoints;
   }
-  if (to.index > 0) {
-    const now = present[to.index] + 1;
-    present[to.index] = now;
-    if (now === 1) {
-      to.mask |= s.bit;
-      s.spread += 1;
-      if (s.spread > 1) change += spreadPoints;
-    }
+  if (to.index > 0 && add(s.present, to.index, 1) === 1) {
+    s.spread += 1;
+    if (s.spread > 1) change += spreadPoints;
+  }
+  for (let rest = i.rest.natures; rest !== 0; rest &= rest - 1) {
+    const own = ctz<i32>(rest) * M;
+    if (from.index > 0 && add(present, own + from.index, -1) === 0) from.natures ^= rest & -rest;
+    if (to.index > 0 && add(present, own + to.index, 1) === 1) to.natures ^= rest & -rest;
   }
   return change;
+}
+
+/** Adds to a count, and tells what it is then. */
+function add(counts: Ints, at: i32, by: i32): i32 {
+  const now = counts[at] + by;
+  counts[at] = now;
+  return now;
 }
 
 /**

@@ -12,8 +12,8 @@ export let sideOverPrice: f64 = 0;
 export let sideFreeG: f64 = 0;
 export let tailOverPrice: f64 = 0;
 export let tailFreeKgM: f64 = 0;
-/** By a set of systems, how many pairs in it are to be kept apart. */
-export let conflicts: Bytes = changetype<Bytes>(0);
+/** By a set of natures, how many pairs in it are to be kept apart. */
+export let troubles: Bytes = changetype<Bytes>(0);
 
 /** Numbers in a row somewhere in memory; whoever sets the pointer knows how many. */
 @unmanaged
@@ -130,7 +130,8 @@ export class Place {
   rider: Rider;
   mirror: Place;
   index: i32;
-  mask: i32;
+  /** What is in here to those beside it, as a set. */
+  natures: i32;
   isOpen: i32;
   /** Which free things are in it, in no order, and how many. */
   seats: Seats;
@@ -185,8 +186,8 @@ export class Place {
   }
 
   @inline
-  conflicts(): i32 {
-    return conflicts[this.mask];
+  troubles(): i32 {
+    return troubles[this.natures];
   }
 
   /** Points here of the thing in a seat anywhere. */
@@ -199,9 +200,16 @@ export class Place {
 /** How often a system is in each place, and in how many places it is at all. */
 @unmanaged
 export class System {
-  bit: i32;
   spread: i32;
   present: Ints;
+}
+
+/** What of a thing is seldom asked for, apart so that the rest of it is one line of the processor's cache. */
+@unmanaged
+export class Rest {
+  system: System;
+  /** What it is to those beside it, as a set. */
+  natures: i32;
 }
 
 @unmanaged
@@ -215,7 +223,7 @@ export class Thing {
   seat: i32;
   /** The other of its pair, or none. */
   pair: Thing;
-  system: System;
+  rest: Rest;
   index: i32;
   choices: Ints;
   choiceCount: i32;

@@ -9,6 +9,7 @@ import {
   STEEPEST_SIDE,
   TAIL_OVER_POINTS,
 } from './costs';
+import { TROUBLES } from './natures';
 import type { Instance } from './instance';
 
 const S = SYSTEMS.length;
@@ -29,6 +30,9 @@ export interface AnnealTables {
   stiffMl: Float64Array;
   massG: Float64Array;
   system: Int32Array;
+  /** What each is to those beside it, as a set; and by each set, how many pairs in it should be apart (natures.ts). */
+  natures: Int32Array;
+  troubles: Uint8Array;
   pair: Int32Array;
   /** (n + 1)·M: points of a thing in a place, and whether it may lie there. */
   points: Float64Array;
@@ -47,15 +51,13 @@ export interface AnnealTables {
   mirror: Int32Array;
   /** Of each free thing the places it may be in, each as often as it should be drawn. */
   choices: readonly Int32Array[];
-  /** Conflicting pairs in each set of systems: from a table over all 2¹² of them. */
-  conflicts: Uint8Array;
   /** M·M: points that balance and fairness change at most for each gram that goes from one place to the other. */
   steep: Float64Array;
   /** By rider: points for a gram on the wrong wheel. */
   share: Float64Array;
 }
 
-/** Points for a millilitre pressed, a further compartment of a system, a conflict, a pair, a gram beyond the fair. */
+/** Points for a millilitre pressed, a further compartment of a system, a pair to be apart, a wished pair, a gram beyond the fair. */
 export const pricesOf = (weights: Instance['weights']) => ({
   press: (weights.tight * PRESS_POINTS) / 1000,
   spread: weights.together * SPREAD_POINTS,
@@ -99,6 +101,7 @@ export function annealTables(instance: Instance, free: readonly number[]): Annea
     stiffMl: withNone(instance.stiffMl),
     massG: withNone(instance.massG),
     system: Int32Array.from({ length: n + 1 }, (_, i) => (i === n ? S : instance.system[i]!)),
+    natures: Int32Array.from({ length: n + 1 }, (_, i) => (i === n ? 0 : instance.natures[i]!)),
     pair: Int32Array.from({ length: n + 1 }, (_, i) => (i === n ? -1 : instance.pair[i]!)),
     points,
     allowed,
@@ -114,7 +117,7 @@ export function annealTables(instance: Instance, free: readonly number[]): Annea
     riderOf,
     mirror: Int32Array.from({ length: M }, (_, c) => (c === 0 ? -1 : instance.mirror[c - 1]! + 1)),
     choices,
-    conflicts: conflictsOf(instance),
+    troubles: TROUBLES,
     steep: steepOf(instance),
     share: shareOf(instance),
   };
@@ -122,19 +125,6 @@ export function annealTables(instance: Instance, free: readonly number[]): Annea
 
 const withFloor = ({ m }: Instance, values: ArrayLike<number>, floor: number): Float64Array =>
   Float64Array.from({ length: m + 1 }, (_, c) => (c === 0 ? floor : values[c - 1]!));
-
-/** Conflicting pairs in each set of systems: those of the set without its lowest, and the lowest with the others. */
-function conflictsOf({ apart }: Instance): Uint8Array {
-  const conflicts = new Uint8Array(1 << S);
-  for (let mask = 1; mask < 1 << S; mask += 1) {
-    const others = mask & (mask - 1);
-    const lowest = 31 - Math.clz32(mask ^ others);
-    let count = 0;
-    for (let rest = others & apart[lowest]!; rest !== 0; rest &= rest - 1) count += 1;
-    conflicts[mask] = conflicts[others]! + count;
-  }
-  return conflicts;
-}
 
 /** By rider: points for a gram on the wrong wheel. */
 const shareOf = (instance: Instance): Float64Array =>

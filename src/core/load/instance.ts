@@ -6,7 +6,8 @@ import type { Plan } from '@/core/plan/plan';
 import { compartmentsOf } from '@/core/plan/where';
 import { carriersOf, planOf, ridersOf, sharesOf } from '@/core/plan/riders';
 import { LEAVE_POINTS, linearPoints, TERMS, weightOf, type Term } from './costs';
-import { APART, BODY_LIMIT_G, obstacleFor, staysDry } from './rules';
+import { BODY_LIMIT_G, obstacleFor, staysDry } from './rules';
+import { naturesTogether } from './natures';
 import { isUnwanted, partnersOf } from './wishes';
 import type { Spot } from './spots';
 import { comfortableMl, neededMl } from './volume';
@@ -32,6 +33,8 @@ export interface Instance {
   stiffMl: Float64Array;
   massG: Float64Array;
   system: Int32Array;
+  /** What each is to those beside it, as a set (natures.ts). */
+  natures: Int32Array;
   leave: Float64Array;
   capacityMl: Float64Array;
   limitG: Float64Array;
@@ -70,8 +73,6 @@ export interface Instance {
   /** Where each thing is now, and whether it must stay there. */
   start: Int32Array;
   fixed: Uint8Array;
-  /** For each system a mask of the systems it should not share a compartment with. */
-  apart: Int32Array;
   weights: Record<Term, number>;
 }
 
@@ -213,6 +214,7 @@ export function compileInstance(plan: Plan): Instance {
     stiffMl: sum(outer, (thing) => (thing.form.kind === 'soft' ? 0 : leastRoomMl(thing))),
     massG,
     system: Int32Array.from(things, (thing) => SYSTEMS.indexOf(thing.system)),
+    natures: Int32Array.from(members, (lot) => naturesTogether(lot, holders)),
     leave: sum(members, (thing) => LEAVE_POINTS[thing.need] * weightOf(plan, 'left behind')),
     capacityMl: Float64Array.from(spots, (spot) => spot.capacityMl),
     limitG: Float64Array.from(spots, (spot) => spot.compartment.limitG ?? Infinity),
@@ -243,12 +245,6 @@ export function compileInstance(plan: Plan): Instance {
     start,
     fixed: Uint8Array.from(outer, (lot, i) =>
       start[i]! >= 0 && lot.some((thing) => pinned.has(thing.id)) ? 1 : 0,
-    ),
-    apart: Int32Array.from(SYSTEMS, (system) =>
-      APART.reduce((mask, [a, b]) => {
-        const other = a === system ? b : b === system ? a : null;
-        return other ? mask | (1 << SYSTEMS.indexOf(other)) : mask;
-      }, 0),
     ),
     weights: Object.fromEntries(TERMS.map((term) => [term, weightOf(plan, term)])) as Record<Term, number>,
   };

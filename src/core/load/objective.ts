@@ -9,6 +9,7 @@ import {
   SPREAD_POINTS,
   tailPoints,
 } from './costs';
+import { APART, FORBIDDEN_TIMES, NATURES, type Nature } from './natures';
 import type { Instance } from './instance';
 
 /** Parts of the objective as the search sees them; `placing` is handling, reach and dry together. */
@@ -116,14 +117,13 @@ export function objectiveOf(instance: Instance, where: Int32Array): ObjectivePar
     for (let j = 0; j < m; j += 1) if (present[s * m + j]! > 0) used += 1;
     spread += Math.max(0, used - 1);
   }
+  const holds = (j: number, nature: Nature): boolean =>
+    where.some((at, i) => at === j && (instance.natures[i]! >> NATURES.indexOf(nature)) & 1);
   let apart = 0;
   let pressed = 0;
   for (let j = 0; j < m; j += 1) {
-    for (let a = 0; a < S; a += 1) {
-      for (let b = a + 1; b < S; b += 1) {
-        if (present[a * m + j]! > 0 && present[b * m + j]! > 0 && (instance.apart[a]! >> b) & 1) apart += 1;
-      }
-    }
+    for (const { spoils, suffers, forbidden } of APART)
+      if (holds(j, spoils) && holds(j, suffers)) apart += forbidden ? FORBIDDEN_TIMES : 1;
     pressed += Math.max(0, comfort[j]! - instance.capacityMl[j]!) / 1000;
   }
   const together = weights.together * SPREAD_POINTS * spread;

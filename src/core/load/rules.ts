@@ -74,13 +74,3 @@ export function bagLimit(spots: readonly Spot[], bike: Bike | null): { limitG: n
   const litres = spots.reduce((sum, spot) => sum + spot.capacityMl, 0) / 1000;
   return { limitG: assumedLimitG(litres), assumed: true };
 }
-
-/** Systems that should not share a compartment, with the reason (domain, rule 7). */
-export const APART: readonly [Thing['system'], Thing['system'], string][] = [
-  ['tools', 'clothes', 'grease on clothes'],
-  ['tools', 'sleep', 'grease on the sleeping kit'],
-  ['tools', 'food', 'oil on food'],
-  ['hygiene', 'food', 'soap on food'],
-  ['cook', 'sleep', 'soot and fuel on the sleeping kit'],
-  ['cook', 'clothes', 'soot and fuel on clothes'],
-];

@@ -9,12 +9,14 @@ import {
   SPREAD_POINTS,
   tailPoints,
 } from './costs';
+import { NATURES, TROUBLES } from './natures';
 import type { Instance } from './instance';
 import { pairPoints } from './objective';
 
 /** Slack against rounding when room is compared with need. */
 const EPSILON = 1e-7;
 const S = SYSTEMS.length;
+const N = NATURES.length;
 
 /**
  * An assignment with its running sums, so that moving one thing costs a few additions instead of a pass over
@@ -33,8 +35,9 @@ export class LoadState {
   private readonly bagMass: Float64Array;
   /** Count of things of a system in a compartment, s·m + j. */
   private readonly present: Int32Array;
-  /** Bit s is set where system s is in the compartment. */
-  private readonly systems: Int32Array;
+  /** The same of natures, and which are in the compartment, as a set. */
+  private readonly presentNatures: Int32Array;
+  private readonly natures: Int32Array;
   /** Compartments each system is spread over. */
   private readonly spread: Int32Array;
   // By rider.
@@ -61,7 +64,8 @@ export class LoadState {
     this.bagMass = new Float64Array(b);
     this.present = new Int32Array(S * m);
     this.spread = new Int32Array(S);
-    this.systems = new Int32Array(m);
+    this.presentNatures = new Int32Array(N * m);
+    this.natures = new Int32Array(m);
     const { weights } = instance;
     this.pressPoints = (weights.tight * PRESS_POINTS) / 1000;
     this.spreadPoints = weights.together * SPREAD_POINTS;
@@ -116,8 +120,8 @@ export class LoadState {
    * reads, where making the change and taking it back is some hundred: most changes are seen to be none by this.
    */
   leastChange(i: number, j: number, k: number): number {
-    const { instance, where, systems } = this;
-    const { m, allowed, massG, comfortMl, system, apart, pair } = instance;
+    const { instance, where } = this;
+    const { m, allowed, massG, comfortMl, pair } = instance;
     const from = where[i]!;
     if (j >= 0 && !allowed[i * m + j]) return Infinity;
     if (k >= 0 && from >= 0 && !allowed[k * m + from]) return Infinity;
@@ -125,16 +129,22 @@ export class LoadState {
     let points = this.pointsAt(i, j) - this.pointsAt(i, from);
     let mass = massG[i]!;
     let comfort = comfortMl[i]!;
-    // What goes may leave its system less spread, and end its clashes.
-    if (from >= 0) points -= this.spreadPoints + this.apartPoints * bits(systems[from]! & apart[system[i]!]!);
+    // What goes may leave its system less spread, and end the trouble it makes.
+    if (from >= 0) points -= this.spreadPoints + this.troubleOf(i, from);
     if (k >= 0) {
       points += this.pointsAt(k, from) - this.pointsAt(k, j);
       mass -= massG[k]!;
       comfort -= comfortMl[k]!;
-      if (j >= 0) points -= this.spreadPoints + this.apartPoints * bits(systems[j]! & apart[system[k]!]!);
+      if (j >= 0) points -= this.spreadPoints + this.troubleOf(k, j);
     }
     const steep = this.steep[(from + 1) * (m + 1) + j + 1]!;
     return points - steep * (mass < 0 ? -mass : mass) - this.pressPoints * (comfort < 0 ? -comfort : comfort);
+  }
+
+  /** Points that at most are spared where thing i goes from compartment j, by what it is to those beside it. */
+  private troubleOf(i: number, j: number): number {
+    const here = this.natures[j]!;
+    return this.apartPoints * (TROUBLES[here]! - TROUBLES[here & ~this.instance.natures[i]!]!);
   }
 
   private pointsAt(i: number, j: number): number {
@@ -190,9 +200,14 @@ export class LoadState {
       // The first compartment of a system is free.
       if (sign > 0 ? spread > 0 : spread > 1) change += sign * this.spreadPoints;
       this.spread[system] = spread + sign;
-      change += sign * this.apartPoints * bits(this.systems[j]! & instance.apart[system]!);
-      this.systems[j]! ^= 1 << system;
     }
+    const here = this.natures[j]!;
+    for (let rest = instance.natures[i]!; rest !== 0; rest &= rest - 1) {
+      const nature = 31 - Math.clz32(rest & -rest);
+      const count = (this.presentNatures[nature * m + j]! += sign);
+      if (count === (sign > 0 ? 1 : 0)) this.natures[j]! ^= 1 << nature;
+    }
+    change += this.apartPoints * (TROUBLES[this.natures[j]!]! - TROUBLES[here]!);
     this.total += change;
 
     const rider = instance.riderOf[j]!;
@@ -219,11 +234,4 @@ export class LoadState {
     this.total += now - this.balanced[rider]!;
     this.balanced[rider] = now;
   }
-}
-
-/** Number of bits set in a small mask. */
-function bits(mask: number): number {
-  let count = 0;
-  for (let rest = mask; rest !== 0; rest &= rest - 1) count += 1;
-  return count;
 }

@@ -1,5 +1,5 @@
 import type { Bag, Compartment } from '@/core/bag/bag';
-import type { Thing } from '@/core/kit/thing';
+import type { FormKind, System, Thing, Trait } from '@/core/kit/thing';
 import type { Random } from '@/core/random';
 import { SYSTEMS, CALLS, DRYNESS, NEEDS, guessForm, FORM_KINDS } from '@/core/kit/thing';
 import { DEFAULT_GEOMETRY, newBike } from '@/core/bike/bike';
@@ -29,6 +29,7 @@ export function sampleThing(id: string, change: Partial<Thing> = {}): Thing {
     view: 'none',
     packing: 'stuffed',
     stiffener: false,
+    traits: [],
     hollow: null,
     inside: null,
     ...change,
@@ -97,8 +98,10 @@ export function randomThings(random: Random, n: number): Thing[] {
   return Array.from({ length: n }, (_, i) => {
     const volumeMl = Math.round(40 * Math.exp(random() * 4.2));
     const kind = random() < 0.5 ? 'soft' : pick(random, FORM_KINDS);
+    const system = pick(random, SYSTEMS);
     return sampleThing(`thing-${i}`, {
-      system: pick(random, SYSTEMS),
+      system,
+      traits: likelyTraits(system, kind),
       massG: Math.round(volumeMl * (0.15 + 0.7 * random()) + 10),
       volumeMl,
       form: guessForm(kind, volumeMl),
@@ -108,6 +111,14 @@ export function randomThings(random: Random, n: number): Thing[] {
       need: pick(random, NEEDS),
     });
   });
+}
+
+/** A canister, a tent's fabric, pegs and spokes, a mat: what things of a system and form mostly are. */
+function likelyTraits(system: System, kind: FormKind): Trait[] {
+  if (system === 'cook') return kind === 'cylinder' ? ['fuel'] : [];
+  if (system === 'shelter') return kind === 'soft' ? ['wet'] : kind === 'long' ? ['sharp'] : [];
+  if (system === 'sleep') return kind === 'soft' ? [] : ['inflatable'];
+  return system === 'tools' && kind === 'long' ? ['sharp'] : [];
 }
 
 /**

@@ -13,6 +13,7 @@ import {
   PACKINGS,
   PROVISIONS,
   SYSTEMS,
+  TRAITS,
   type Form,
   type Thing,
 } from '@/core/kit/thing';
@@ -192,20 +193,13 @@ export function ThingEditor({ thing }: { thing: Thing }) {
           checked={thing.inDrySack}
           onChange={(event) => set({ inDrySack: event.currentTarget.checked })}
         />
-        {PROVISIONS.map((provides) => (
-          <Checkbox
-            key={provides}
-            label={provides}
-            checked={thing.provides.includes(provides)}
-            onChange={(event) =>
-              set({
-                provides: event.currentTarget.checked
-                  ? [...thing.provides, provides]
-                  : thing.provides.filter((candidate) => candidate !== provides),
-              })
-            }
-          />
-        ))}
+        <Ticks options={PROVISIONS} chosen={thing.provides} onChoose={(provides) => set({ provides })} />
+        <Ticks
+          options={TRAITS}
+          chosen={thing.traits}
+          words={{ fuel: 'fuel', wet: 'gets wet', sharp: 'sharp', inflatable: 'inflatable' }}
+          onChoose={(traits) => set({ traits })}
+        />
       </fieldset>
       <div className={styles.actions}>
         {thing.quantity > 1 && (
@@ -246,6 +240,34 @@ export function ThingEditor({ thing }: { thing: Thing }) {
       </div>
     </div>
   );
+}
+
+/** A box to tick for each of several words, of which any may be chosen. */
+function Ticks<Value extends string>({
+  options,
+  chosen,
+  words,
+  onChoose,
+}: {
+  options: readonly Value[];
+  chosen: readonly Value[];
+  words?: Record<Value, string>;
+  onChoose: (chosen: Value[]) => void;
+}) {
+  return options.map((option) => (
+    <Checkbox
+      key={option}
+      label={words?.[option] ?? option}
+      checked={chosen.includes(option)}
+      onChange={(event) =>
+        onChoose(
+          event.currentTarget.checked
+            ? [...chosen, option]
+            : chosen.filter((candidate) => candidate !== option),
+        )
+      }
+    />
+  ));
 }
 
 /** What holds this thing, and what this thing's own inside is like when it holds others. */
