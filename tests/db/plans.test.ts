@@ -92,7 +92,7 @@ describe('plans in rows', () => {
   test('dates, quotes and other awkward text come back as they were', async () => {
     const plan = demoPlan();
     plan.trip.name = `O'Neill "½" ; drop table trip; -- é漢\u00a0`.trim();
-    plan.things = [sampleThing('t', { name: '$1 \\ %s {}', provides: ['light', 'repair'] })];
+    plan.things = [sampleThing('t', { name: '$1 \\ %s {}', provides: ['light', 'repair'], traits: ['wet'] })];
     const { account, trip } = await newTrip(plan);
     expect((await readPlan(pool, account, trip))!.plan).toEqual(plan);
   });

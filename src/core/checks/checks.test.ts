@@ -1,6 +1,7 @@
 import type { Bag } from '@/core/bag/bag';
 import type { Bike, Build } from '@/core/bike/bike';
 import { demoPlan } from '@/core/demo/plan';
+import type { Thing } from '@/core/kit/thing';
 import { applyEdit } from '@/core/plan/apply';
 import { evaluate } from '@/core/plan/evaluate';
 import type { Plan } from '@/core/plan/plan';
@@ -25,6 +26,13 @@ function built(build: Partial<Build>, bike: Partial<Bike>, bags: Bag[] = []): Pl
   const plan = samplePlan({ bags });
   return { ...plan, bike: { ...plan.bike!, ...bike, build: { ...plan.bike!.build, ...build } } };
 }
+
+/** Things that lie in one bag, with another to go to. */
+const beside = (...things: Thing[]): Plan =>
+  loaded(
+    samplePlan({ bags: [sampleBag('roll', 'bar roll'), sampleBag('seat', 'seat pack')], things }),
+    Object.fromEntries(things.map(({ id }) => [id, 'roll-main'])),
+  );
 
 /** Each check with a plan that has the trouble, and what its finding must say; then its first fix must mend it. */
 const troubles: { check: string; plan: Plan; severity: Finding['severity']; says: RegExp; mends: boolean }[] =
@@ -337,6 +345,49 @@ const troubles: { check: string; plan: Plan; severity: Finding['severity']; says
       mends: true,
     },
     {
+      check: 'companions',
+      plan: beside(
+        sampleThing('canister', { system: 'cook', traits: ['fuel'] }),
+        sampleThing('bread', { system: 'food' }),
+        sampleThing('rice', { system: 'food' }),
+      ),
+      severity: 'look',
+      says: /^canister with food in roll: fuel in food\.$/,
+      mends: true,
+    },
+    {
+      check: 'companions',
+      plan: beside(
+        sampleThing('tent', { system: 'shelter', traits: ['wet'] }),
+        sampleThing('quilt', { system: 'sleep', dry: 'rather', provides: ['warmth'] }),
+      ),
+      severity: 'note',
+      says: /^tent with quilt in roll: what is wet soaks what must stay dry\.$/,
+      mends: true,
+    },
+    {
+      check: 'companions',
+      plan: beside(
+        sampleThing('pegs', { system: 'shelter', traits: ['sharp'], quantity: 2, volumeMl: 60 }),
+        sampleThing('mat', { system: 'sleep', traits: ['inflatable'], volumeMl: 500 }),
+        sampleThing('pillow', { system: 'sleep', traits: ['inflatable'], volumeMl: 200 }),
+      ),
+      severity: 'note',
+      says: /^pegs with pillow and mat in roll: a hole in what holds air\.$/,
+      mends: true,
+    },
+    {
+      check: 'companions',
+      // Neither side is one thing alone: a bag round the fewer.
+      plan: beside(
+        ...['pegs', 'knife'].map((id) => sampleThing(id, { traits: ['sharp'], volumeMl: 60 })),
+        ...['mat', 'pillow'].map((id) => sampleThing(id, { traits: ['inflatable'], volumeMl: 300 })),
+      ),
+      severity: 'note',
+      says: /^pegs and knife with pillow and mat in roll/,
+      mends: true,
+    },
+    {
       check: 'handling',
       plan: loaded(
         samplePlan({
@@ -503,6 +554,16 @@ test.each(troubles)(
     if (mends) expect(find(mend(plan, finding!), check)).toEqual([]);
   },
 );
+
+test('companions in a dry sack, or in different bags, are none', () => {
+  const tent = sampleThing('tent', { system: 'shelter', traits: ['wet'] });
+  const quilt = sampleThing('quilt', { system: 'sleep', provides: ['warmth'] });
+  expect(find(beside(tent, { ...quilt, inDrySack: true }), 'companions')).toEqual([]);
+  const apart = beside(tent, quilt);
+  const moved = mend(apart, find(apart, 'companions')[0]!);
+  expect(moved.things).toEqual(apart.things);
+  expect(evaluate(moved).compartmentOf.get('tent')).toBe('seat-main');
+});
 
 test('what does not go into a pot is told in litres, by what they are and what it holds', () => {
   const { plan } = troubles.at(-1)!;

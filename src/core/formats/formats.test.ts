@@ -43,6 +43,18 @@ describe('reading a kit', () => {
     ]);
   });
 
+  test('traits: several in a cell, an empty cell is none, and without the column they are guessed', () => {
+    const traits = (text: string) => understand(text).map((row) => row.thing?.traits ?? row.faults);
+    expect(traits('name,mass,traits\nPeg bag,60,Sharp and wet\nGas canister,200,\n')).toEqual([
+      ['sharp', 'wet'],
+      [],
+    ]);
+    expect(traits('name,mass\nGas canister,200\n')).toEqual([['fuel']]);
+    expect(traits('name,mass,traits\nGas canister,200,blunt\n')).toEqual([
+      [{ field: 'traits', message: '"blunt" is not known. Use fuel, wet, sharp, inflatable.' }],
+    ]);
+  });
+
   test('bytes that are not UTF-8 are read as Windows-1252, and it says so', () => {
     const latin = Uint8Array.from([...bytes('name,mass\nR'), 0xe9, ...bytes('chaud,200\n')]);
     const table = readTable(latin);
@@ -189,7 +201,7 @@ describe('plan files', () => {
 test('a plan file of version 1 is read as what it meant', () => {
   const later = new Set([
     ...['surface', 'kneeGapMm', 'inseamMm', 'shoeMm', 'tape', 'build', 'readings', 'wheelbaseMm', 'view'],
-    ...['alongMm', 'standOffMm', 'braced', 'closure', 'opening', 'attachment', 'outside'],
+    ...['alongMm', 'standOffMm', 'braced', 'closure', 'opening', 'attachment', 'outside', 'traits'],
   ]);
   const old: unknown = JSON.parse(planFileText(demoPlan()), (key, value: unknown) =>
     later.has(key) ? undefined : key === 'version' ? 1 : value,

@@ -30,10 +30,10 @@ const PROVIDES_WORDS: readonly [RegExp, Provides][] = [
 ];
 
 const TRAIT_WORDS: readonly [RegExp, Trait][] = [
-  [/\b(gas|fuel|petrol|paraffin|alcohol|meths|spirit)\b(?!.*\b(meter|gauge|scale)\b)/, 'fuel'],
-  [/\b(tent|fly|tarp|bivvy|ground ?sheet|rain)\b(?!.*\b(poles?|pegs?|stakes?|light|lamp)\b)/, 'wet'],
+  [/^(?!.*\b(gauge|scale)\b).*\b(gas|fuel|petrol|paraffin|alcohol|meths|spirit)\b/, 'fuel'],
+  [/^(?!.*\b(poles?|pegs?|stakes?|light|lamp)\b).*\b(tent|fly|tarp|bivvy|ground ?sheet|rain)\b/, 'wet'],
   [/\b(pegs?|stakes?|knife|saw|axe|scissors|needles?|spokes?|skewers?)\b/, 'sharp'],
-  [/\b(inflatable|mat|pillow|tubes?|raft)\b(?!.*\b(sack|pump|straps?|glue)\b)/, 'inflatable'],
+  [/^(?!.*\b(sack|pump|straps?|glue)\b).*\b(inflatable|mat|pillow|tubes?|raft)\b/, 'inflatable'],
 ];
 
 /** @example guessSystem('Down quilt') // 'sleep' */

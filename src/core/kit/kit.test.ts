@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { guessProvides, guessSystem, newThing } from './guess';
+import { guessProvides, guessSystem, guessTraits, newThing } from './guess';
 import { readQuickAdd } from './quickAdd';
 import { thingSilhouette } from './silhouette';
 import {
@@ -38,6 +38,21 @@ test.each([
     ok: false,
     error: expect.stringContaining(`Nothing weighs or takes ${figure}.`) as string,
   });
+});
+
+test.each([
+  ['Gas canister', ['fuel']],
+  ['Fuel gauge', []],
+  ['Tent inner and fly', ['wet']],
+  ['Tent poles', []],
+  ['Tent pegs', ['sharp']],
+  ['Rain jacket', ['wet']],
+  ['Inflatable mat', ['inflatable']],
+  ['Inflation sack for the mat', []],
+  ['Matches', []],
+])('what it does beside others is guessed by its name: %s', (name, traits) => {
+  expect(guessTraits(name)).toEqual(traits);
+  expect(newThing('t', name, 100, 100).traits).toEqual(traits);
 });
 
 test('guesses by name are modest and marked', () => {
