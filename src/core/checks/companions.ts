@@ -1,18 +1,19 @@
 import type { Thing } from '@/core/kit/thing';
 import { moveFix, roomFor } from '@/core/load/fixes';
-import { APART, naturesOf, setOf, touching, troublesBetween, type Nature } from '@/core/load/natures';
+import {
+  APART,
+  NATURE_WORDS,
+  naturesOf,
+  setOf,
+  touching,
+  troublesBetween,
+  type Nature,
+} from '@/core/load/natures';
 import type { Facts } from '@/core/plan/facts';
 import { listed, type Check, type Finding, type Fix } from './finding';
 
-/** What is many things mostly is told in a word; the others by their names. */
-const WORDS: Partial<Record<Nature, string>> = {
-  greasy: 'tools',
-  soapy: 'wash kit',
-  sooty: 'the cook kit',
-  clothes: 'clothes',
-  bedding: 'the sleeping kit',
-  food: 'food',
-};
+/** What is many things mostly is told in a word; these by their names. */
+const BY_NAME: readonly Nature[] = ['fuel', 'wet', 'sharp', 'kept dry', 'inflatable'];
 
 /** Things that should not share a compartment, and do (domain, rule 7). */
 export const companions: Check = {
@@ -27,7 +28,8 @@ export const companions: Check = {
         if (spoiling.length === 0 || suffering.length === 0) return [];
         const fewer = spoiling.length <= suffering.length;
         const [few, many] = fewer ? [spoiling, suffering] : [suffering, spoiling];
-        const others = WORDS[fewer ? suffers : spoils] ?? listed(many.map(({ name }) => name));
+        const common = fewer ? suffers : spoils;
+        const others = BY_NAME.includes(common) ? listed(many.map(({ name }) => name)) : NATURE_WORDS[common];
         return [
           {
             id: `companions:${spot.id}:${spoils}:${suffers}`,

@@ -1,7 +1,8 @@
 import type { Plan } from '@/core/plan/plan';
-import { linearPoints } from './costs';
 import type { Instance } from './instance';
+import { APART_POINTS, linearPoints } from './costs';
 import { FittedState } from './fitted';
+import { NATURE_WORDS, NATURES, troublesBetween, type Nature } from './natures';
 
 /** Why a thing lies where the loader put it, and what the next best place would cost. */
 export interface Reason {
@@ -19,6 +20,7 @@ export function explainLoad(plan: Plan, instance: Instance, where: Int32Array): 
     instance.things.map((_, i) => i),
     where,
   );
+  const keptFrom = companyAvoided(instance, where);
   const reasons: Reason[] = [];
   for (let i = 0; i < instance.n; i += 1) {
     const here = where[i]!;
@@ -41,7 +43,7 @@ export function explainLoad(plan: Plan, instance: Instance, where: Int32Array): 
     reasons.push({
       thingId: thing.id,
       compartmentId: instance.spots[here]!.id,
-      because: because(instance, where, i, chosen, others, possible),
+      because: because(instance, where, i, chosen, others, possible, keptFrom(i)),
       secondBest: second && {
         compartmentId: instance.spots[second.j]!.id,
         extraPoints: Math.max(0, second.extra),
@@ -61,6 +63,7 @@ function because(
   chosen: Linear,
   others: Linear,
   possible: number,
+  keptFrom: Avoided | null,
 ): string {
   const thing = instance.things[i]!;
   const spot = instance.spots[where[i]!]!;
@@ -77,10 +80,45 @@ function because(
     ],
     [others.dry / possible - chosen.dry, `it must stay dry, and this is ${spot.compartment.weather}`],
     [company.length > 0 ? 1.2 : 0, `with the rest of ${thing.system}`],
+    ...(keptFrom ? [[keptFrom.points, `apart from ${NATURE_WORDS[keptFrom.from]}`] as [number, string]] : []),
   ];
   gains.sort((a, b) => b[0] - a[0]);
   const [gain, words] = gains[0]!;
   return gain > 0.15 ? words : 'room is left here and it costs little';
+}
+
+/** What a thing would spoil, or be spoilt by, elsewhere and not here: what most, and points of the average other place. */
+interface Avoided {
+  from: Nature;
+  points: number;
+}
+
+function companyAvoided(instance: Instance, where: Int32Array): (i: number) => Avoided | null {
+  const { n, m, natures, allowed, weights } = instance;
+  // What is forbidden counts as the others do: else it would be the reason of everything it concerns, though any other
+  // place were as good.
+  const besides = (i: number, j: number): number => {
+    let set = 0;
+    for (let k = 0; k < n; k += 1) if (k !== i && where[k] === j) set |= natures[k]!;
+    return set;
+  };
+  return (i) => {
+    const own = natures[i]!;
+    const points = new Map<Nature, number>();
+    const add = (j: number, times: number): void => {
+      for (const { spoils, suffers } of troublesBetween(own, besides(i, j))) {
+        const other = (own >> NATURES.indexOf(spoils)) & 1 ? suffers : spoils;
+        points.set(other, (points.get(other) ?? 0) + times * weights.apart * APART_POINTS);
+      }
+    };
+    const elsewhere = Array.from({ length: m }, (_, j) => j).filter(
+      (j) => j !== where[i] && allowed[i * m + j],
+    );
+    for (const j of elsewhere) add(j, 1 / elsewhere.length);
+    add(where[i]!, -1);
+    const [most] = [...points].sort((a, b) => b[1] - a[1]);
+    return most ? { from: most[0], points: most[1] } : null;
+  };
 }
 
 const handlingWords = (heightMm: number, onBody: boolean): string =>

@@ -87,6 +87,7 @@ describe('fuel and food', () => {
     const at = (id: string) => result.compartmentOf.get(id);
     expect(['bread', 'sauce', 'canister'].map(at)).toEqual(['stem-main', 'stem-main', 'seat-main']);
     expect(proposal).toMatchObject({ leave: [], terms: { apart: 0 } });
+    expect(proposal.reasons.find(({ thingId }) => thingId === 'canister')!.because).toBe('apart from food');
     const bare = { ...plan, things: plan.things.map((thing) => ({ ...thing, traits: [] })) };
     expect(loadedBy(bare).result.compartmentOf.get('canister')).toBe('stem-main');
   });

@@ -19,6 +19,21 @@ export const NATURES = [
 ] as const;
 export type Nature = (typeof NATURES)[number];
 
+/** What has it, in the rider's words. */
+export const NATURE_WORDS: Record<Nature, string> = {
+  greasy: 'tools',
+  soapy: 'wash kit',
+  sooty: 'the cook kit',
+  fuel: 'fuel',
+  wet: 'what gets wet',
+  sharp: 'what is sharp',
+  clothes: 'clothes',
+  bedding: 'the sleeping kit',
+  food: 'food',
+  'kept dry': 'what must stay dry',
+  inflatable: 'what holds air',
+};
+
 /** Points count each pair once, what is forbidden as so many: far more than any other place costs. */
 export const FORBIDDEN_TIMES = 25;
 
