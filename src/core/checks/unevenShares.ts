@@ -1,6 +1,7 @@
-import type { RiderFacts } from '@/core/plan/riders';
+import { thingMassG } from '@/core/kit/thing';
+import { carriedBy, carriersOf, type RiderFacts } from '@/core/plan/riders';
 import type { Formatter } from '@/core/units/format';
-import type { Finding } from './finding';
+import type { Finding, Fix } from './finding';
 
 /** Beyond a fair share by so much is felt on a day's climbing: about a full bottle. */
 const FELT_G = 750;
@@ -12,7 +13,7 @@ export function unevenShares(riders: readonly RiderFacts[], format: Formatter): 
   if (riders.length < 2) return [];
   return riders
     .filter(({ carriedG, fairG }) => carriedG - fairG > FELT_G)
-    .map(({ rider, name, carriedG, fairG }) => ({
+    .map(({ rider, name, facts, carriedG, fairG }) => ({
       id: `uneven:${rider ?? 'own'}`,
       check: 'uneven shares',
       severity: 'look' as const,
@@ -25,6 +26,29 @@ export function unevenShares(riders: readonly RiderFacts[], format: Formatter): 
         { label: 'carried', value: carriedG, unit: 'g' as const },
         { label: 'agreed', value: fairG, unit: 'g' as const },
       ],
-      fixes: [{ label: 'Load for me', action: 'load for me' as const }],
+      fixes: waysToEven({ rider, facts }, carriedG - fairG),
     }));
+}
+
+/** The loader where something here may go to another; else to share the heaviest thing that does not turn it round. */
+function waysToEven({ rider, facts }: Pick<RiderFacts, 'rider' | 'facts'>, excessG: number): Fix[] {
+  const { plan, holders } = facts;
+  const carriers = carriersOf(plan);
+  const pinned = new Set(plan.load.filter((entry) => entry.pinned).map(({ thingId }) => thingId));
+  const here = facts.compartments
+    .flatMap(({ things }) => things)
+    .filter(({ id }) => !pinned.has(id) && !holders.has(id));
+  if (here.some(({ id }) => carriers.get(id) !== rider))
+    return [{ label: 'Load for me', action: 'load for me' }];
+  const [heaviest] = here
+    .filter((thing) => thingMassG(thing) <= excessG)
+    .sort((a, b) => thingMassG(b) - thingMassG(a));
+  return heaviest
+    ? [
+        {
+          label: `Share ${heaviest.name}`,
+          edit: { kind: 'set wishes', wishes: carriedBy(plan.wishes, heaviest.id, 'any') },
+        },
+      ]
+    : [];
 }

@@ -110,6 +110,13 @@ test('one who carries 2 kg beyond the share is told, with the figures', () => {
   const [finding] = evaluate(all).findings.filter(({ check }) => check === 'uneven shares');
   expect(finding!.message).toBe('You carry 4.00 kg, 2.00 kg beyond the agreed share.');
   expect(finding!.figures.map(({ value }) => value)).toEqual([4000, 2000]);
+  expect(finding!.fixes).toEqual([{ label: 'Load for me', action: 'load for me' }]);
+  // Where nothing may go to the other, the loader could not mend it: first something is to be shared.
+  const mine = { ...all, wishes: [] };
+  const uneven = (plan: Plan) => evaluate(plan).findings.find(({ check }) => check === 'uneven shares')!;
+  const [share] = uneven(mine).fixes as { label: string; edit: Edit }[];
+  expect(share!.label).toMatch(/^Share /);
+  expect(uneven(after(mine, share!.edit)).fixes).toEqual(finding!.fixes);
 });
 
 test('whose thing it is holds for the loader: mine never goes on their bike, however full mine is', () => {
