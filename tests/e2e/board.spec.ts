@@ -106,6 +106,44 @@ test('a finding is mended in one press, and every figure can say why', async ({ 
   await expect(page.getByRole('dialog', { name: 'Why: On front wheel' })).toContainText('wheelbase');
 });
 
+test('fuel beside food is told before it is put there and after, mended in one press, and no more where it is none', async ({
+  page,
+  rider,
+}) => {
+  await rider.open('load');
+  const putIn = async (thing: string, bag: string) => {
+    await page.getByRole('option', { name: thing }).first().click();
+    const places = page.getByRole('combobox', { name: `Put ${thing} in` });
+    const offer = places.locator('option').filter({ hasText: bag });
+    await expect(offer).toContainText('left over');
+    const words = await offer.textContent();
+    await places.selectOption(await offer.getAttribute('value'));
+    return words;
+  };
+  expect(await putIn('Hard cheese', 'Left fork bag')).toMatch(/left over$/);
+  // The canister is in the pot.
+  expect(await putIn('Pot 0.9 l', 'Left fork bag')).toMatch(/left over; fuel in food$/);
+  const finding = page
+    .getByRole('listitem')
+    .filter({ hasText: 'Gas canister with food in Left fork bag: fuel in food.' });
+  await expect(finding).toContainText('look');
+  await finding.getByRole('button', { name: 'Put Gas canister in a dry sack' }).click();
+  await expect(finding).toHaveCount(0);
+  await page.keyboard.press('Control+z');
+  await expect(finding).toHaveCount(1);
+
+  await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: /Kit/ }).click();
+  await page.getByRole('button', { name: 'Gas canister', exact: true }).click();
+  const fuel = page.getByRole('group', { name: 'It is or gives' }).getByRole('checkbox', { name: 'fuel' });
+  await expect(fuel).toBeChecked();
+  await accessible(page);
+  await fuel.uncheck();
+  await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: /Load/ }).click();
+  await expect(page.getByRole('region', { name: 'The floor' })).toContainText('64 things');
+  await expect(finding).toHaveCount(0);
+  await saved(page);
+});
+
 // The dark views differ by their colours alone.
 for (const [colorScheme, only] of [
   ['light', undefined],

@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import type { Bag } from '@/core/bag/bag';
 import type { Bike, Build } from '@/core/bike/bike';
 import { demoPlan } from '@/core/demo/plan';
@@ -6,6 +7,7 @@ import { applyEdit } from '@/core/plan/apply';
 import { evaluate } from '@/core/plan/evaluate';
 import type { Plan } from '@/core/plan/plan';
 import { loaded, sampleBag, samplePlan, sampleThing } from '@/core/plan/samples';
+import { seededRandom } from '@/core/random';
 import { formatterFor } from '@/core/units/format';
 import type { Finding } from './finding';
 import { listed } from './finding';
@@ -618,6 +620,30 @@ test('sentences follow the unit the rider reads, figures do not', () => {
   const [imperial] = evaluate(troubles[1]!.plan, formatterFor('imperial')).findings;
   expect(imperial!.message).toMatch(/10\.6 oz over the limit of 1 lb 1\.6 oz/);
   expect(imperial!.figures).toEqual(metric!.figures);
+});
+
+test('whatever lies where, each way out that is offered can be taken, and be taken back', () => {
+  const demo = demoPlan();
+  const places = demo.bags.flatMap((bag) => bag.compartments.map(({ id }) => id));
+  let taken = 0;
+  fc.assert(
+    fc.property(fc.integer({ min: 1, max: 1_000_000 }), (seed) => {
+      const random = seededRandom(seed);
+      const packed = demo.things.filter(({ carry, inside }) => carry === 'bike' && !inside && random() < 0.7);
+      const somewhere = () => places[Math.floor(random() * places.length)]!;
+      const plan = loaded(demo, Object.fromEntries(packed.map(({ id }) => [id, somewhere()])));
+      for (const { message, fixes } of evaluate(plan).findings)
+        for (const fix of fixes) {
+          if (!('edit' in fix)) continue;
+          const done = applyEdit(plan, fix.edit);
+          if (!done.ok) throw new Error(`${message} ${fix.label}: ${done.error}`);
+          expect(applyEdit(done.value.plan, done.value.inverse)).toMatchObject({ ok: true, value: { plan } });
+          taken += 1;
+        }
+    }),
+    { numRuns: 20 },
+  );
+  expect(taken).toBeGreaterThan(300);
 });
 
 test('lists', () => {

@@ -1,5 +1,5 @@
-import { thingMassG, type Thing } from '@/core/kit/thing';
-import { relieve } from '@/core/load/fixes';
+import type { Thing } from '@/core/kit/thing';
+import { massWithContentsG, relieve } from '@/core/load/fixes';
 import { BODY_LIMIT_G } from '@/core/load/rules';
 import type { Formatter } from '@/core/units/format';
 import type { Check, Finding } from './finding';
@@ -33,7 +33,7 @@ export const overMass: Check = {
           { label: 'carries', value: massG, unit: 'g' },
           { label: 'limit', value: limitG, unit: 'g' },
         ],
-        fixes: relieve(facts, things, massG - limitG, thingMassG),
+        fixes: relieve(facts, things, massG - limitG, (thing) => massWithContentsG(facts, thing)),
       });
     };
 

@@ -1,5 +1,4 @@
-import { thingMassG } from '@/core/kit/thing';
-import { moveFix, roomFor } from '@/core/load/fixes';
+import { massWithContentsG, moveFix, roomFor } from '@/core/load/fixes';
 import { SIDE_FREE_G } from '@/core/load/costs';
 import type { Check, Fix } from './finding';
 
@@ -15,15 +14,14 @@ export const sideImbalance: Check = {
     const candidates = facts.compartments
       .filter(({ spot }) => !spot.onBody && sideOf(spot.place.centre.y) === heavy)
       .flatMap(({ things }) => things)
+      .map((thing) => ({ thing, massG: massWithContentsG(facts, thing) }))
       // Moving m across changes the difference by 2 m; the best comes nearest to level.
       .sort(
-        (a, b) =>
-          Math.abs(Math.abs(difference) - 2 * thingMassG(a)) -
-          Math.abs(Math.abs(difference) - 2 * thingMassG(b)),
+        (a, b) => Math.abs(Math.abs(difference) - 2 * a.massG) - Math.abs(Math.abs(difference) - 2 * b.massG),
       );
     const fixes: Fix[] = [];
-    for (const thing of candidates) {
-      if (fixes.length === 2 || 2 * thingMassG(thing) > 2 * Math.abs(difference)) break;
+    for (const { thing, massG } of candidates) {
+      if (fixes.length === 2 || massG > Math.abs(difference)) break;
       const across = roomFor(facts, thing, (spot) => sideOf(spot.place.centre.y) === -heavy)[0];
       if (across) fixes.push(moveFix(thing, across));
     }

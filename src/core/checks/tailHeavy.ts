@@ -1,6 +1,5 @@
 import { TAIL_CAUTION_KGM } from '@/core/load/costs';
-import { moveFix, roomFor } from '@/core/load/fixes';
-import { thingMassG } from '@/core/kit/thing';
+import { massWithContentsG, moveFix, roomFor } from '@/core/load/fixes';
 import type { Check, Fix } from './finding';
 
 /** Too much hangs too far behind the seatpost. */
@@ -13,7 +12,7 @@ export const tailHeavy: Check = {
     const heaviest = facts.compartments
       .filter(({ spot }) => !spot.onBody && spot.place.centre.x < clampX)
       .flatMap(({ things }) => things)
-      .sort((a, b) => thingMassG(b) - thingMassG(a));
+      .sort((a, b) => massWithContentsG(facts, b) - massWithContentsG(facts, a));
     const fixes: Fix[] = [];
     for (const thing of heaviest) {
       if (fixes.length === 2) break;

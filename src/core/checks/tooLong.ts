@@ -8,7 +8,8 @@ export const tooLong: Check = {
   run: (facts, format) =>
     facts.compartments.flatMap(({ spot, things }) =>
       things.flatMap((thing) => {
-        const obstacle = sizeObstacle(thing, spot);
+        // What is packed inside another thing lies in that, not here.
+        const obstacle = facts.holders.has(thing.id) ? null : sizeObstacle(thing, spot);
         if (!obstacle) return [];
         const word = obstacle.kind === 'too long' ? 'long' : 'thick';
         return {

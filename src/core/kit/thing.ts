@@ -48,6 +48,12 @@ export const VIEWS = ['none', 'ahead', 'behind', 'sky'] as const;
 /** What a thing may do to what lies beside it, or suffer from it. Greasy, sooty and soapy go with the system. */
 export const TRAITS = ['fuel', 'wet', 'sharp', 'inflatable'] as const;
 export type Trait = (typeof TRAITS)[number];
+export const TRAIT_WORDS: Record<Trait, string> = {
+  fuel: 'fuel',
+  wet: 'gets wet',
+  sharp: 'sharp',
+  inflatable: 'inflatable',
+};
 
 /** How soft things are put in: a school, of which stuffing is the usual one (domain). */
 export const PACKINGS = ['stuffed', 'rolled', 'folded'] as const;

@@ -15,7 +15,8 @@ const MOST_ASKED = 4;
 
 /**
  * Compartments that can take a thing now without breaking a hard rule, the best for handling, reach and dryness
- * first. How things would lie is asked last and only until enough are found, since it costs the most.
+ * first. How things would lie is asked last and only until enough are found, since it costs the most. What is packed
+ * inside another thing goes nowhere by itself.
  *
  * @param most how many are wanted
  */
@@ -25,9 +26,10 @@ export function roomFor(
   accepts: (spot: Spot) => boolean = () => true,
   most = 1,
 ): Spot[] {
+  if (facts.holders.has(thing.id)) return [];
   const current = facts.compartmentOf.get(thing.id);
   const { together, contents } = companyOf(facts, thing);
-  const massG = [thing, ...contents].reduce((sum, one) => sum + thingMassG(one), 0);
+  const massG = massWithContentsG(facts, thing);
   const bodyG = facts.spots
     .filter((spot) => spot.onBody)
     .reduce((sum, spot) => sum + facts.byCompartment.get(spot.id)!.massG, 0);
@@ -64,6 +66,10 @@ export function roomFor(
   return found;
 }
 
+/** Grams that move where a thing moves: its own, and of all that is packed inside it. */
+export const massWithContentsG = (facts: Facts, thing: Thing): number =>
+  [thing, ...companyOf(facts, thing).contents].reduce((sum, one) => sum + thingMassG(one), 0);
+
 /** How things would lie in a compartment with one more in it. */
 export function fitWith(facts: Facts, spot: Spot, thing: Thing): Fit {
   const { things } = facts.byCompartment.get(spot.id)!;
@@ -95,7 +101,9 @@ export function relieve(
   most = 2,
 ): Fix[] {
   const pinned = new Set(facts.plan.load.filter((entry) => entry.pinned).map((entry) => entry.thingId));
-  const loose = things.filter((thing) => !pinned.has(thing.id) && share(thing) > 0);
+  const loose = things.filter(
+    (thing) => !pinned.has(thing.id) && !facts.holders.has(thing.id) && share(thing) > 0,
+  );
   // What mends it with the least moved comes first; what does not mend it alone, by how much it helps.
   const ranked = [...loose].sort((a, b) => {
     const [enoughA, enoughB] = [share(a) >= excess, share(b) >= excess];

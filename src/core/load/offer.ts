@@ -1,9 +1,9 @@
-import { thingMassG, type Thing } from '@/core/kit/thing';
+import type { Thing } from '@/core/kit/thing';
 import type { Facts } from '@/core/plan/facts';
 import type { Formatter } from '@/core/units/format';
 import { obstacleFor, staysDry } from './rules';
 import type { Spot } from './spots';
-import { fitWith } from './fixes';
+import { fitWith, massWithContentsG } from './fixes';
 import { setOf, touching, troublesBetween } from './natures';
 import { companyOf, isUnwanted } from './wishes';
 
@@ -17,7 +17,7 @@ export interface Offer {
 /** Every compartment for one thing: where it fits now, and what stands in the way where it does not. */
 export function offersFor(facts: Facts, thing: Thing, format: Formatter): Offer[] {
   const { contents } = companyOf(facts, thing);
-  const massG = [thing, ...contents].reduce((sum, one) => sum + thingMassG(one), 0);
+  const massG = massWithContentsG(facts, thing);
   const here = facts.compartmentOf.get(thing.id);
   return facts.spots.map((spot) => {
     const offer = (fits: boolean, words: string): Offer => ({ spot, fits, words });

@@ -14,6 +14,7 @@ import {
   PROVISIONS,
   SYSTEMS,
   TRAITS,
+  TRAIT_WORDS,
   type Form,
   type Thing,
 } from '@/core/kit/thing';
@@ -197,7 +198,7 @@ export function ThingEditor({ thing }: { thing: Thing }) {
         <Ticks
           options={TRAITS}
           chosen={thing.traits}
-          words={{ fuel: 'fuel', wet: 'gets wet', sharp: 'sharp', inflatable: 'inflatable' }}
+          words={TRAIT_WORDS}
           onChoose={(traits) => set({ traits })}
         />
       </fieldset>

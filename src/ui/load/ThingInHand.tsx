@@ -3,7 +3,7 @@
 import { Button, NativeSelect } from '@mantine/core';
 import { IconPin, IconPinnedOff } from '@tabler/icons-react';
 import { memo, useMemo } from 'react';
-import { thingMassG, type Thing } from '@/core/kit/thing';
+import { TRAIT_WORDS, thingMassG, type Thing } from '@/core/kit/thing';
 import { offersFor } from '@/core/load/offer';
 import { neededMl } from '@/core/load/volume';
 import { compartmentName } from '@/core/plan/edit';
@@ -63,6 +63,7 @@ function Chosen({ board, thing }: { board: BoardActions; thing: Thing }) {
         {format.mass(thingMassG(thing))}, takes {thing.volumeSource === 'estimate' && '≈ '}
         {format.volume(neededMl(thing))}, {thing.form.kind}; wanted: {thing.call}
         {thing.dry === 'must' && (thing.inDrySack ? '; in a dry sack' : '; must stay dry')}
+        {thing.traits.map((trait) => `; ${TRAIT_WORDS[trait]}`)}
       </p>
       {reason && (
         <p className={styles.facts}>
