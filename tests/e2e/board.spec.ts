@@ -134,12 +134,14 @@ test('fuel beside food is told before it is put there and after, mended in one p
 
   await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: /Kit/ }).click();
   await page.getByRole('button', { name: 'Gas canister', exact: true }).click();
-  const fuel = page.getByRole('group', { name: 'It is or gives' }).getByRole('checkbox', { name: 'fuel' });
+  const fuel = page
+    .getByRole('group', { name: 'Beside other things it is' })
+    .getByRole('checkbox', { name: 'fuel' });
   await expect(fuel).toBeChecked();
   await accessible(page);
   await fuel.uncheck();
   await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: /Load/ }).click();
-  await expect(page.getByRole('region', { name: 'The floor' })).toContainText('64 things');
+  await expect(page.getByRole('region', { name: 'The floor' })).toContainText('65 things');
   await expect(finding).toHaveCount(0);
   await saved(page);
 });

@@ -195,12 +195,16 @@ export function ThingEditor({ thing }: { thing: Thing }) {
           onChange={(event) => set({ inDrySack: event.currentTarget.checked })}
         />
         <Ticks options={PROVISIONS} chosen={thing.provides} onChoose={(provides) => set({ provides })} />
+      </fieldset>
+      <fieldset className={styles.checks}>
+        <legend>Beside other things it is</legend>
         <Ticks
           options={TRAITS}
           chosen={thing.traits}
           words={TRAIT_WORDS}
           onChoose={(traits) => set({ traits })}
         />
+        <p className="quiet">What spoils its neighbours is kept apart from them.</p>
       </fieldset>
       <div className={styles.actions}>
         {thing.quantity > 1 && (
