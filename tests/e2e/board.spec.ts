@@ -196,7 +196,7 @@ test.describe('on a phone', () => {
     await loaded(page);
     const widest = () => page.evaluate(() => document.documentElement.scrollWidth);
     expect(await widest()).toBeLessThanOrEqual(390);
-    for (const name of ['What it weighed', 'Its moves, one by one']) {
+    for (const name of ['What it weighed', 'What limits it', 'Its moves, one by one']) {
       await page.getByText(name, { exact: true }).tap();
       expect(await widest()).toBeLessThanOrEqual(390);
     }
@@ -218,6 +218,12 @@ test('the loader’s moves are listed with reasons, each can be put back, and th
   await page.getByText('What it weighed').click();
   await expect(page.getByText('at most from the best possible')).toBeVisible();
   await page.getByText('What it weighed').click();
+  await page.getByText('What limits it').click();
+  await expect(page.getByRole('listitem').filter({ hasText: 'too little is left of its 8.48 l' })).toHaveText(
+    /^Bar roll: .* Would lie better there: .*Folding chair/,
+  );
+  await accessible(page);
+  await page.getByText('What limits it').click();
   await page.getByText('Its moves, one by one').click();
   const quilt = page.getByRole('listitem').filter({ hasText: 'Down quilt: the floor →' });
   await expect(quilt).toContainText('(');

@@ -68,6 +68,13 @@ export class FittedState {
     const { state, fits } = this;
     const from = state.where[i]!;
     if (from === j || !state.mayPut(i, j) || !fits.mayHold(i, j, -1)) return Infinity;
+    return this.sumsIfAt(i, j);
+  }
+
+  /** What thing i in compartment j would change in the sums, whatever forbids it. */
+  sumsIfAt(i: number, j: number): number {
+    const { state } = this;
+    const from = state.where[i]!;
     const before = state.total;
     state.put(i, j);
     const sums = state.total - before;

@@ -6,6 +6,7 @@ import { seededRandom } from '@/core/random';
 import { lowerBound } from './bound';
 import { linearPoints, TERMS, type Term } from './costs';
 import { explainLoad, type Reason } from './explain';
+import { limitsOf, type Limiting } from './limits';
 import { compileInstance, withLeastRoom, type Instance } from './instance';
 import { brokenRules, objectiveOf } from './objective';
 import { FitCosts } from './fitCosts';
@@ -30,6 +31,8 @@ export interface LoadProposal {
   bound: number;
   terms: Record<Term, number>;
   reasons: Reason[];
+  /** What limits the load, the most first. */
+  limits: Limiting[];
   /** Cheapest set found to leave behind so that the rest fits; empty when all fits. */
   leave: { thingId: string; name: string; massG: number; volumeMl: number }[];
   /** Things that move, of those placed. */
@@ -165,6 +168,7 @@ function propose(plan: Plan, instance: Instance, found: Int32Array): LoadProposa
     bound: Math.min(boundByFit(instance, total), total),
     terms: termsOf(plan, instance, where),
     reasons: explainLoad(plan, instance, where),
+    limits: limitsOf(instance, where),
     leave,
     moved: moves.length,
     moves: moves.map(({ thingId, to }) => ({

@@ -55,7 +55,7 @@ export class LoadState {
   private readonly fairPoints: number;
   private readonly steep: Float64Array;
 
-  constructor(private readonly instance: Instance) {
+  constructor(readonly instance: Instance) {
     const { n, m, b } = instance;
     this.where = new Int32Array(n).fill(-1);
     this.volume = new Float64Array(m);
@@ -101,18 +101,22 @@ export class LoadState {
     const { instance } = this;
     const from = this.where[i]!;
     if (from === j) return true;
-    if (!instance.allowed[i * instance.m + j]) return false;
+    return instance.allowed[i * instance.m + j] === 1 && this.massLimit(i, j) === null;
+  }
+
+  /** Which limit on mass thing i would break in compartment j, another than it is in. */
+  massLimit(i: number, j: number): 'mass' | 'bag mass' | 'body mass' | null {
+    const { instance } = this;
+    const from = this.where[i]!;
     const mass = instance.massG[i]!;
-    if (this.mass[j]! + mass > instance.limitG[j]! + EPSILON) return false;
+    if (this.mass[j]! + mass > instance.limitG[j]! + EPSILON) return 'mass';
     const bag = instance.bagOf[j]!;
     const sameBag = from >= 0 && instance.bagOf[from] === bag;
-    if (!sameBag && this.bagMass[bag]! + mass > instance.bagLimitG[bag]! + EPSILON) return false;
-    if (instance.onBody[j]) {
-      const rider = instance.riderOf[j]!;
-      const already = from >= 0 && instance.onBody[from] && instance.riderOf[from] === rider;
-      return already || this.bodyG[rider]! + mass <= instance.bodyLimitG + EPSILON;
-    }
-    return true;
+    if (!sameBag && this.bagMass[bag]! + mass > instance.bagLimitG[bag]! + EPSILON) return 'bag mass';
+    if (!instance.onBody[j]) return null;
+    const rider = instance.riderOf[j]!;
+    const already = from >= 0 && instance.onBody[from] && instance.riderOf[from] === rider;
+    return already || this.bodyG[rider]! + mass <= instance.bodyLimitG + EPSILON ? null : 'body mass';
   }
 
   /**
