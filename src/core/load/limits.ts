@@ -28,7 +28,10 @@ const MOST_ASKED = 12;
  * @example limitsOf(instance, where)[0] // { compartmentId: 'stem-main', limit: 'litres', wanted: [{ thingId: 'nuts', points: 9 }] }
  */
 export function limitsOf(instance: Instance, where: Int32Array): Limiting[] {
-  const { n, m, spots, things, fixed, allowed } = instance;
+  const { n, m, spots, things } = instance;
+  // What is too large for a compartment when it is empty is not kept out of it by how it is filled.
+  const mayEver = (i: number, j: number): boolean =>
+    !instance.fixed[i] && !!instance.allowed[i * m + j] && instance.leastMl[i]! <= instance.capacityMl[j]!;
   const fitted = new FittedState(instance);
   fitted.restore(
     Array.from({ length: n }, (_, i) => i),
@@ -38,14 +41,14 @@ export function limitsOf(instance: Instance, where: Int32Array): Limiting[] {
   for (let j = 0; j < m; j += 1) {
     const savings = Array.from({ length: n }, (_, i) => ({
       i,
-      points: fixed[i] || where[i] === j || !allowed[i * m + j] ? 0 : -fitted.sumsIfAt(i, j),
+      points: mayEver(i, j) && where[i] !== j ? -fitted.sumsIfAt(i, j) : 0,
     }))
       .filter(({ points }) => points >= LEAST_POINTS)
       .sort((a, b) => b.points - a.points)
       .slice(0, MOST_ASKED);
     const by = new Map<Limit, Limiting['wanted']>();
     for (const { i, points } of savings) {
-      const limit = fitted.state.massLimit(i, j) ?? roomLimit(fitted, i, j);
+      const limit = limitOf(fitted, i, j);
       if (!limit) continue;
       const wanted = by.get(limit) ?? [];
       by.set(limit, wanted);
@@ -58,8 +61,10 @@ export function limitsOf(instance: Instance, where: Int32Array): Limiting[] {
 }
 
 /** Null where it would lie there, and only what must be dug out, or nothing at all, stands against it. */
-function roomLimit({ fits, state }: FittedState, i: number, j: number): Limit | null {
+function limitOf({ fits, state }: FittedState, i: number, j: number): Limit | null {
   if (!fits.mayHold(i, j, -1)) return 'litres';
+  const mass = state.massLimit(i, j);
+  if (mass) return mass;
   fits.ask(i, state.where[i]!, j, -1);
   if (fits.changeOverMl <= 1e-6) return null;
   // What takes any shape is kept out by litres alone.
