@@ -29,6 +29,15 @@ function built(build: Partial<Build>, bike: Partial<Bike>, bags: Bag[] = []): Pl
   return { ...plan, bike: { ...plan.bike!, ...bike, build: { ...plan.bike!.build, ...build } } };
 }
 
+/** A bag with a place to strap things on outside. */
+const withCord = (bag: Bag): Bag => {
+  const [cord] = sampleBag('any', 'strap outside').compartments;
+  return {
+    ...bag,
+    compartments: [...bag.compartments, { ...cord!, id: 'cord', name: 'cord', outside: 'tethered' }],
+  };
+};
+
 /** Things that lie in one bag, with another to go to. */
 const beside = (...things: Thing[]): Plan =>
   loaded(
@@ -294,6 +303,26 @@ const troubles: { check: string; plan: Plan; severity: Finding['severity']; says
       ),
       severity: 'look',
       says: /shoes on cord without a tether/,
+      mends: true,
+    },
+    {
+      check: 'outside',
+      // The pack keeps 122 mm without a dropper; a box of 110 by 70 by 70 mm is strapped to it somewhere.
+      plan: loaded(
+        {
+          ...built({ dropperMm: 60 }, {}, [
+            withCord(sampleBag('seat', 'seat pack')),
+            sampleBag('roll', 'bar roll'),
+          ]),
+          things: [
+            sampleThing('lock', { form: { kind: 'box', lengthMm: 110, widthMm: 70, heightMm: 70 } }),
+            sampleThing('map', { form: { kind: 'flat', lengthMm: 200, widthMm: 100, heightMm: 10 } }),
+          ],
+        },
+        { lock: 'cord', map: 'cord' },
+      ),
+      severity: 'note',
+      says: /^lock on seat, cord: up to 70 mm thick, and the bag keeps \d\d mm from the rear tyre\.$/,
       mends: true,
     },
     {

@@ -17,7 +17,7 @@ import { noLight, noRepair, nothingWarm, noWater } from './missing';
 import { mustStayDry } from './staysDry';
 import { outOfReach } from './outOfReach';
 import { overMass } from './overMass';
-import { outsideUntied } from './outside';
+import { outsideThings } from './outside';
 import { overVolume } from './overVolume';
 import { scented } from './scented';
 import { sideImbalance } from './sideImbalance';
@@ -54,7 +54,7 @@ export const CHECKS: readonly Check[] = [
   scented,
   mounting,
   clearView,
-  outsideUntied,
+  outsideThings,
   tyreLimits,
   bottleSpace,
   bareStart,
