@@ -1,4 +1,4 @@
-import { thingMassG } from '@/core/kit/thing';
+import { massWithContentsG } from '@/core/load/fixes';
 import { carriedBy, carriersOf, type RiderFacts } from '@/core/plan/riders';
 import type { Formatter } from '@/core/units/format';
 import type { Finding, Fix } from './finding';
@@ -37,18 +37,14 @@ function waysToEven({ rider, facts }: Pick<RiderFacts, 'rider' | 'facts'>, exces
   const pinned = new Set(plan.load.filter((entry) => entry.pinned).map(({ thingId }) => thingId));
   const here = facts.compartments
     .flatMap(({ things }) => things)
-    .filter(({ id }) => !pinned.has(id) && !holders.has(id));
-  if (here.some(({ id }) => carriers.get(id) !== rider))
+    .filter(({ id }) => !pinned.has(id) && !holders.has(id))
+    .map((thing) => ({ thing, massG: massWithContentsG(facts, thing) }));
+  if (here.some(({ thing }) => carriers.get(thing.id) !== rider))
     return [{ label: 'Load for me', action: 'load for me' }];
-  const [heaviest] = here
-    .filter((thing) => thingMassG(thing) <= excessG)
-    .sort((a, b) => thingMassG(b) - thingMassG(a));
-  return heaviest
-    ? [
-        {
-          label: `Share ${heaviest.name}`,
-          edit: { kind: 'set wishes', wishes: carriedBy(plan.wishes, heaviest.id, 'any') },
-        },
-      ]
-    : [];
+  const [heaviest] = here.filter(({ massG }) => massG <= excessG).sort((a, b) => b.massG - a.massG);
+  if (!heaviest) return [];
+  const { id, name } = heaviest.thing;
+  return [
+    { label: `Share ${name}`, edit: { kind: 'set wishes', wishes: carriedBy(plan.wishes, id, 'any') } },
+  ];
 }
