@@ -4,14 +4,12 @@ import { Button } from '@mantine/core';
 import { lazy, Suspense, useState } from 'react';
 import { TERMS } from '@/core/load/costs';
 import type { LoadProposal } from '@/core/load/loader';
-import type { Limiting } from '@/core/load/limits';
-import { BODY_LIMIT_G } from '@/core/load/rules';
-import { listed } from '@/core/checks/finding';
 import { compartmentName } from '@/core/plan/edit';
 import { FILLINGS } from '@/core/plan/plan';
 import { compartmentsOf } from '@/core/plan/where';
 import { Choice } from '@/ui/shared/Choice';
 import { Working } from '@/ui/shared/States';
+import { Limits } from './Limits';
 import { useLoader, useLoaderView } from './LoaderProvider';
 import type { LoaderState } from './loaderStore';
 import { useBoard } from './useBoard';
@@ -226,52 +224,6 @@ function Weighed({ proposal }: { proposal: LoadProposal }) {
           <dd>{(objective - bound).toFixed(1)}</dd>
         </div>
       </dl>
-    </details>
-  );
-}
-
-/** Of the limits so many are shown: the others hardly matter. */
-const LIMITS_SHOWN = 6;
-
-/** What limits what: compartments that more would lie better in, and why it does not. */
-function Limits({ proposal }: { proposal: LoadProposal }) {
-  const { draft, evaluation, format } = useBoard();
-  const words = ({ compartmentId, limit }: Limiting): string => {
-    const compartment = evaluation.byCompartment.get(compartmentId);
-    if (!compartment) return 'on another bike';
-    const { spot } = compartment;
-    switch (limit) {
-      case 'litres':
-        return `too little is left of its ${format.volume(spot.capacityMl)}`;
-      case 'how things lie':
-        return 'no place beside what is stiff in it';
-      case 'mass':
-        return `it may carry ${format.mass(spot.compartment.limitG ?? 0)}`;
-      case 'bag mass':
-        return `its bag may carry ${format.mass(evaluation.byBag.get(spot.bag.id)!.limitG)}`;
-      case 'body mass':
-        return `no more than ${format.mass(BODY_LIMIT_G)} on the body`;
-    }
-  };
-  return (
-    <details className={styles.moves}>
-      <summary>What limits it</summary>
-      <ul>
-        {proposal.limits.slice(0, LIMITS_SHOWN).map((limiting) => (
-          <li key={`${limiting.compartmentId} ${limiting.limit}`}>
-            <span>
-              <strong>{compartmentName(draft.plan, limiting.compartmentId)}</strong>: {words(limiting)}.{' '}
-              <span className="quiet">
-                Would lie better there:{' '}
-                {listed(
-                  limiting.wanted.map(({ thingId }) => evaluation.thingById.get(thingId)?.name ?? thingId),
-                )}
-                .
-              </span>
-            </span>
-          </li>
-        ))}
-      </ul>
     </details>
   );
 }
