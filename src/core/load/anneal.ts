@@ -4,7 +4,6 @@ import { openLoop, type AnnealLoop } from './annealLoop';
 import { annealTables, pricesOf } from './annealTables';
 import { SIDE_FREE_G, SIDE_OVER_POINTS, SIDE_POINTS, TAIL_FREE_KGM, TAIL_OVER_POINTS } from './costs';
 import type { Instance } from './instance';
-import { NATURES } from './natures';
 import { largerOf } from './stiffSize';
 
 /** −ln of evenly spread chances: looked up instead of computed, once a move. */
@@ -96,7 +95,6 @@ export class Annealer {
         bags: instance.b,
         riders: instance.r,
         systems: S,
-        natureCount: NATURES.length,
         byStiff: stiffCapacityMl ? 1 : 0,
         closes: overMl + 1e-6,
         swaps: Math.round(swaps * 65_536),

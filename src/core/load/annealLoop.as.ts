@@ -21,6 +21,7 @@ import {
   Things,
   overs,
   press,
+  troublesIn,
   two,
 } from './annealRecords.as';
 
@@ -58,7 +59,6 @@ export let M: i32 = 0;
 export let bags: i32 = 0;
 export let riders: i32 = 0;
 export let systems: i32 = 0;
-export let natureCount: i32 = 0;
 export let byStiff: i32 = 0;
 export let closes: f64 = 0;
 /** Share of the moves that bring something back from where the thing goes; the rest move one thing alone. In 65536ths. */
@@ -135,8 +135,6 @@ let bagRecords: usize = 0;
 let riderRecords: usize = 0;
 let systemRecords: usize = 0;
 let rests: usize = 0;
-/** By nature and place, how many things there have it. */
-let present: Ints = changetype<Ints>(0);
 /** The free things a run moves. */
 let drawn: Ints = changetype<Ints>(0);
 let drawnCount: i32 = 0;
@@ -193,7 +191,6 @@ export function setUp(): void {
   riderRecords = room(<usize>riders * offsetof<Rider>());
   systemRecords = room(<usize>(systems + 1) * offsetof<System>());
   rests = room(<usize>(n + 1) * offsetof<Rest>());
-  present = changetype<Ints>(room((<usize>(natureCount * M)) << 2));
   drawn = changetype<Ints>(room((<usize>freeCount) << 2));
   after = changetype<Things>(room((<usize>words) << 3));
   lanes = room((<usize>LANES) << 2);
@@ -237,7 +234,7 @@ export function setUp(): void {
     own.massG = massG[i];
     own.rest = restOf(i);
     own.rest.system = systemAt(system[i]);
-    own.rest.natures = natures[i];
+    own.rest.bear(natures[i]);
     if (pair[i] >= 0) own.pair = thing(pair[i]);
     own.points = changetype<Floats>(changetype<usize>(points) + ((<usize>(i * M)) << 3));
   }
@@ -267,7 +264,6 @@ export function start(): void {
     systemAt(s).spread = 0;
     memory.fill(changetype<usize>(systemAt(s).present), 0, (<usize>M) << 2);
   }
-  memory.fill(changetype<usize>(present), 0, (<usize>(natureCount * M)) << 2);
   for (let c = 0; c < M; c += 1) {
     const own = place(c);
     own.volume = 0;
@@ -275,6 +271,9 @@ export function start(): void {
     own.stiff = 0;
     own.mass = 0;
     own.natures = 0;
+    own.natureLow = i16x8.splat(0);
+    own.natureHigh = i16x8.splat(0);
+    own.natureMask = c > 0 ? -1 : 0;
     own.count = 0;
     own.room = roomMl[c];
     own.stiffCapacity = byStiff && c > 0 ? stiffCapacity[c] : Infinity;
@@ -307,6 +306,7 @@ export function start(): void {
     r.front += c.onBike * c.frontShare * own.massG;
     r.tail += (c.tailM * own.massG) / 1000;
     sum += count(own, place(0), c);
+    c.addNatures(own.rest.natureLow, own.rest.natureHigh);
   }
   let allOver: f64 = 0;
   for (let k = 0; k < M; k += 1) {
@@ -488,12 +488,26 @@ export function run(moves: i32): void {
     slack -= price * clashMl;
     if (change > slack) continue;
     if (paired) change += pairsChange(i, k, l, o, a, b);
+    // What comes to b, and goes from a, of each nature; nothing of what is none.
+    const ls = i16x8.splat(<i16>lTo);
+    const os = i16x8.splat(<i16>oTo);
+    const low = i16x8.add(
+      i16x8.sub(i.rest.natureLow, k.rest.natureLow),
+      i16x8.add(i16x8.mul(ls, l.rest.natureLow), i16x8.mul(os, o.rest.natureLow)),
+    );
+    const high = i16x8.add(
+      i16x8.sub(i.rest.natureHigh, k.rest.natureHigh),
+      i16x8.add(i16x8.mul(ls, l.rest.natureHigh), i16x8.mul(os, o.rest.natureHigh)),
+    );
+    const troublesAfter =
+      troublesIn(a.naturesWith(i16x8.neg(low), i16x8.neg(high))) + troublesIn(b.naturesWith(low, high));
+    change += apartPoints * <f64>(troublesAfter - troubles);
+    if (change + price * dOver > most + <f64>movers * spreadPoints) continue;
     // The systems are counted as if the move were made, and put back where it is not.
     change += count(i, a, b);
     if (k !== NONE) change += count(k, b, a);
     if (l !== NONE) change += lTo > 0 ? count(l, a, b) : count(l, b, a);
     if (o !== NONE) change += oTo > 0 ? count(o, a, b) : count(o, b, a);
-    change += apartPoints * <f64>(a.troubles() + b.troubles() - troubles);
     if (change + price * dOver > most) {
       if (o !== NONE) count(o, oTo > 0 ? b : a, oTo > 0 ? a : b);
       if (l !== NONE) count(l, lTo > 0 ? b : a, lTo > 0 ? a : b);
@@ -531,6 +545,8 @@ export function run(moves: i32): void {
     exchange(k, a, b);
     exchange(l, a, b);
     exchange(o, a, b);
+    a.addNatures(i16x8.neg(low), i16x8.neg(high));
+    b.addNatures(low, high);
     a.takeClashes();
     b.takeClashes();
     a.weigh();
@@ -677,11 +693,6 @@ function count(i: Thing, from: Place, to: Place): f64 {
   if (to.index > 0 && add(s.present, to.index, 1) === 1) {
     s.spread += 1;
     if (s.spread > 1) change += spreadPoints;
-  }
-  for (let rest = i.rest.natures; rest !== 0; rest &= rest - 1) {
-    const own = ctz<i32>(rest) * M;
-    if (from.index > 0 && add(present, own + from.index, -1) === 0) from.natures ^= rest & -rest;
-    if (to.index > 0 && add(present, own + to.index, 1) === 1) to.natures ^= rest & -rest;
   }
   return change;
 }

@@ -130,8 +130,11 @@ export class Place {
   rider: Rider;
   mirror: Place;
   index: i32;
-  /** What is in here to those beside it, as a set. */
+  /** What is in here to those beside it: of each nature how many, 16 bits each; and as a set, none of the floor's. */
+  natureLow: v128;
+  natureHigh: v128;
   natures: i32;
+  natureMask: i32;
   isOpen: i32;
   /** Which free things are in it, in no order, and how many. */
   seats: Seats;
@@ -187,7 +190,21 @@ export class Place {
 
   @inline
   troubles(): i32 {
-    return troubles[this.natures];
+    return troublesIn(this.natures);
+  }
+
+  /** Tells the set of natures that is in here, once so many more of each are. */
+  @inline
+  naturesWith(low: v128, high: v128): i32 {
+    const counts = i8x16.narrow_i16x8_u(i16x8.add(this.natureLow, low), i16x8.add(this.natureHigh, high));
+    return i8x16.bitmask(i8x16.ne(counts, i8x16.splat(0))) & this.natureMask;
+  }
+
+  /** So many more of each nature come in. */
+  addNatures(low: v128, high: v128): void {
+    this.natures = this.naturesWith(low, high);
+    this.natureLow = i16x8.add(this.natureLow, low);
+    this.natureHigh = i16x8.add(this.natureHigh, high);
   }
 
   /** Points here of the thing in a seat anywhere. */
@@ -208,8 +225,15 @@ export class System {
 @unmanaged
 export class Rest {
   system: System;
-  /** What it is to those beside it, as a set. */
-  natures: i32;
+  /** What it is to those beside it: of each nature one or none, 16 bits each. */
+  natureLow: v128;
+  natureHigh: v128;
+
+  /** Takes up a set of natures. */
+  bear(natures: i32): void {
+    const low = changetype<usize>(this) + offsetof<Rest>('natureLow');
+    for (let rest = natures; rest !== 0; rest &= rest - 1) store<u16>(low + ((<usize>ctz<i32>(rest)) << 1), 1);
+  }
 }
 
 @unmanaged
@@ -239,6 +263,12 @@ export class Thing {
   get word(): i32 {
     return this.index >> 6;
   }
+}
+
+/** Of a set of natures how many pairs should be apart. */
+@inline
+export function troublesIn(natures: i32): i32 {
+  return troubles[natures];
 }
 
 // What is over at two ends, without a branch: which is no processor foresees, and engines make f64.max of branches.
