@@ -2,13 +2,16 @@ import type { Thing } from '@/core/kit/thing';
 import { moveFix, roomFor } from '@/core/load/fixes';
 import {
   APART,
+  bitOf,
   NATURE_WORDS,
   naturesOf,
   setOf,
   touching,
+  TROUBLES,
   troublesBetween,
   type Nature,
 } from '@/core/load/natures';
+import { companyOf } from '@/core/load/wishes';
 import type { Facts } from '@/core/plan/facts';
 import { listed, type Check, type Finding, type Fix } from './finding';
 
@@ -18,16 +21,22 @@ const BY_NAME: readonly Nature[] = ['fuel', 'wet', 'sharp', 'kept dry', 'inflata
 /** Things that should not share a compartment, and do (domain, rule 7). */
 export const companions: Check = {
   id: 'companions',
-  run: (facts) =>
-    facts.compartments.flatMap(({ spot, things }): Finding[] => {
-      const natures = touching(things, facts.holders).map((thing) => ({ thing, own: naturesOf(thing) }));
+  run(facts) {
+    const exposed = facts.compartments.map(({ things }) => touching(things, facts.holders));
+    const sets = new Map(facts.compartments.map(({ spot }, j) => [spot.id, setOf(exposed[j]!)]));
+    return facts.compartments.flatMap(({ spot }, j): Finding[] => {
+      const set = sets.get(spot.id)!;
+      if (TROUBLES[set] === 0) return [];
       return APART.flatMap(({ spoils, suffers, trouble, forbidden }): Finding[] => {
-        const having = (nature: Nature, other: Nature) =>
-          natures.flatMap(({ thing, own }) => (own.includes(nature) && !own.includes(other) ? [thing] : []));
-        const [spoiling, suffering] = [having(spoils, suffers), having(suffers, spoils)];
-        if (spoiling.length === 0 || suffering.length === 0) return [];
-        const fewer = spoiling.length <= suffering.length;
-        const [few, many] = fewer ? [spoiling, suffering] : [suffering, spoiling];
+        const [a, b] = [bitOf(spoils), bitOf(suffers)];
+        if (!(set & a) || !(set & b)) return [];
+        // What spoils itself spoils nothing else by that.
+        const [spoiling, suffering] = [a, b].map((bit) =>
+          exposed[j]!.filter((thing) => (naturesOf(thing) & (a | b)) === bit),
+        );
+        if (spoiling!.length === 0 || suffering!.length === 0) return [];
+        const fewer = spoiling!.length <= suffering!.length;
+        const [few, many] = fewer ? [spoiling!, suffering!] : [suffering!, spoiling!];
         const common = fewer ? suffers : spoils;
         const others = BY_NAME.includes(common) ? listed(many.map(({ name }) => name)) : NATURE_WORDS[common];
         return [
@@ -40,11 +49,12 @@ export const companions: Check = {
             message: `${listed(few.map(({ name }) => name))} with ${others} in ${spot.name}: ${trouble}.`,
             reason: REASONS[suffers] ?? 'Put a bag round one of the two, or keep them apart.',
             figures: [],
-            fixes: waysApart(facts, few, many),
+            fixes: waysApart(facts, sets, few, many),
           },
         ];
       });
-    }),
+    });
+  },
 };
 
 const REASONS: Partial<Record<Nature, string>> = {
@@ -56,27 +66,23 @@ const REASONS: Partial<Record<Nature, string>> = {
 };
 
 /** One that is alone is moved where it harms and suffers nothing; a bag round the few mends it in any case. */
-function waysApart(facts: Facts, few: readonly Thing[], many: readonly Thing[]): Fix[] {
+function waysApart(
+  facts: Facts,
+  sets: ReadonlyMap<string, number>,
+  few: readonly Thing[],
+  many: readonly Thing[],
+): Fix[] {
   const sack: Fix = {
     label: `Put ${listed(few.map(({ name }) => name))} in a dry sack`,
     edit: { kind: 'put things', things: few.map((thing) => ({ ...thing, inDrySack: true })) },
   };
   const outermost = (thing: Thing): string => facts.holders.get(thing.id) ?? thing.id;
-  // Two ways out are shown; more need not be looked for.
-  const movers = [...new Set(few.map(outermost))].slice(0, 3);
-  const moves = movers.flatMap((id): Fix[] => {
-    if (many.some((thing) => outermost(thing) === id)) return [];
-    const goes = facts.plan.things.filter((thing) => outermost(thing) === id);
-    const own = setOf(touching(goes, facts.holders));
-    const free = roomFor(
-      facts,
-      goes.find((thing) => thing.id === id)!,
-      (other) => {
-        const there = setOf(touching(facts.byCompartment.get(other.id)!.things, facts.holders));
-        return troublesBetween(own, there).length === 0;
-      },
-    )[0];
-    return free ? [moveFix(facts.thingById.get(id)!, free)] : [];
-  });
-  return movers.length === 1 ? [...moves, sack] : [sack, ...moves.slice(0, 2)];
+  const goes = outermost(few[0]!);
+  // What moves several by one each mends nothing, and asking where each could go takes long.
+  if (few.some((thing) => outermost(thing) !== goes) || many.some((thing) => outermost(thing) === goes))
+    return [sack];
+  const mover = facts.thingById.get(goes)!;
+  const own = setOf(touching([mover, ...companyOf(facts, mover).contents], facts.holders));
+  const [free] = roomFor(facts, mover, ({ id }) => troublesBetween(own, sets.get(id)!).length === 0);
+  return free ? [moveFix(mover, free), sack] : [sack];
 }

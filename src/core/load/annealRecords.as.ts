@@ -266,7 +266,6 @@ export class Thing {
 }
 
 /** Of a set of natures how many pairs should be apart. */
-@inline
 export function troublesIn(natures: i32): i32 {
   return troubles[natures];
 }

@@ -67,8 +67,12 @@ export function roomFor(
 }
 
 /** Grams that move where a thing moves: its own, and of all that is packed inside it. */
-export const massWithContentsG = (facts: Facts, thing: Thing): number =>
-  [thing, ...companyOf(facts, thing).contents].reduce((sum, one) => sum + thingMassG(one), 0);
+export function massWithContentsG(facts: Facts, thing: Thing): number {
+  let massG = thingMassG(thing);
+  for (const [id, holder] of facts.holders)
+    if (holder === thing.id) massG += thingMassG(facts.thingById.get(id)!);
+  return massG;
+}
 
 /** How things would lie in a compartment with one more in it. */
 export function fitWith(facts: Facts, spot: Spot, thing: Thing): Fit {
@@ -101,23 +105,24 @@ export function relieve(
   most = 2,
 ): Fix[] {
   const pinned = new Set(facts.plan.load.filter((entry) => entry.pinned).map((entry) => entry.thingId));
-  const loose = things.filter(
-    (thing) => !pinned.has(thing.id) && !facts.holders.has(thing.id) && share(thing) > 0,
-  );
+  const loose = things
+    .filter((thing) => !pinned.has(thing.id) && !facts.holders.has(thing.id))
+    .map((thing) => ({ thing, part: share(thing) }))
+    .filter(({ part }) => part > 0);
   // What mends it with the least moved comes first; what does not mend it alone, by how much it helps.
   const ranked = [...loose].sort((a, b) => {
-    const [enoughA, enoughB] = [share(a) >= excess, share(b) >= excess];
+    const [enoughA, enoughB] = [a.part >= excess, b.part >= excess];
     if (enoughA !== enoughB) return enoughA ? -1 : 1;
-    return enoughA ? share(a) - share(b) : share(b) - share(a);
+    return enoughA ? a.part - b.part : b.part - a.part;
   });
   const fixes: Fix[] = [];
-  for (const thing of ranked) {
+  for (const { thing } of ranked) {
     if (fixes.length >= most) break;
     const spot = roomFor(facts, thing)[0];
     if (spot) fixes.push(moveFix(thing, spot));
   }
   const order = { nice: 0, should: 1, must: 2 };
-  const spare = [...ranked].sort((a, b) => order[a.need] - order[b.need])[0];
+  const spare = ranked.map(({ thing }) => thing).sort((a, b) => order[a.need] - order[b.need])[0];
   if (spare && spare.need !== 'must') fixes.push(leaveFix(spare));
   return fixes;
 }

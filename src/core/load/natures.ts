@@ -67,34 +67,39 @@ const OF_SYSTEM: Partial<Record<Thing['system'], Nature>> = {
   food: 'food',
 };
 
-export const bitOf = (nature: Nature): number => 1 << NATURES.indexOf(nature);
+const BITS = Object.fromEntries(NATURES.map((nature, k) => [nature, 1 << k])) as Record<Nature, number>;
+export const bitOf = (nature: Nature): number => BITS[nature];
 
 /**
- * What a thing is to what lies beside it. In a dry sack of its own it touches nothing; what warms is kept dry even where it
- * is not said to need it.
+ * What a thing is to what lies beside it, as a set of bits. In a dry sack of its own it touches nothing; what warms is kept dry
+ * even where it is not said to need it, and what is to be kept dry does not get wet.
  *
- * @example naturesOf(gasCanister) // ['sooty', 'fuel']
+ * @example namesOf(naturesOf(gasCanister)) // ['sooty', 'fuel']
  */
 export function naturesOf(
   thing: Pick<Thing, 'system' | 'traits' | 'dry' | 'provides' | 'inDrySack'>,
-): Nature[] {
-  if (thing.inDrySack) return [];
+): number {
+  if (thing.inDrySack) return 0;
   const bySystem = OF_SYSTEM[thing.system];
   const keptDry = thing.dry === 'must' || thing.provides.includes('warmth');
-  // What is to be kept dry is not told to be wet by itself: a tarp that must stay dry is a thing that must stay dry.
-  const traits = thing.traits.filter((trait) => trait !== 'wet' || !keptDry);
-  return [...(bySystem ? [bySystem] : []), ...(keptDry ? (['kept dry'] as const) : []), ...traits];
+  let set = bySystem ? bitOf(bySystem) : 0;
+  if (keptDry) set |= bitOf('kept dry');
+  for (const trait of thing.traits) if (trait !== 'wet' || !keptDry) set |= bitOf(trait);
+  return set;
 }
 
+export const namesOf = (set: number): Nature[] => NATURES.filter((nature) => set & bitOf(nature));
+
 /** Those not in a dry sack, nor in what is in one. */
-export function touching(things: readonly Thing[], holders: ReadonlyMap<string, string>): Thing[] {
+export function touching(things: readonly Thing[], holders: ReadonlyMap<string, string>): readonly Thing[] {
+  if (!things.some(({ inDrySack }) => inDrySack)) return things;
   const sacked = new Set(things.filter(({ inDrySack }) => inDrySack).map(({ id }) => id));
   return things.filter(({ id }) => !sacked.has(id) && !sacked.has(holders.get(id) ?? ''));
 }
 
 /** The natures of things, as a set of bits. */
 export const setOf = (things: readonly Thing[]): number =>
-  things.flatMap(naturesOf).reduce((set, nature) => set | bitOf(nature), 0);
+  things.reduce((set, thing) => set | naturesOf(thing), 0);
 
 /**
  * The natures of things that go together, as a set of bits. What they would spoil of each other is their rider's wish, and
