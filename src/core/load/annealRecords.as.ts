@@ -232,7 +232,8 @@ export class Rest {
   /** Takes up a set of natures. */
   bear(natures: i32): void {
     const low = changetype<usize>(this) + offsetof<Rest>('natureLow');
-    for (let rest = natures; rest !== 0; rest &= rest - 1) store<u16>(low + ((<usize>ctz<i32>(rest)) << 1), 1);
+    for (let rest = natures; rest !== 0; rest &= rest - 1)
+      store<u16>(low + ((<usize>ctz<i32>(rest)) << 1), 1);
   }
 }
 
