@@ -11,7 +11,7 @@ import {
   TAIL_FREE_KGM,
 } from '@/core/load/costs';
 import type { Instance } from '@/core/load/instance';
-import { APART, FORBIDDEN_TIMES, NATURES, type Nature } from '@/core/load/natures';
+import { APART, bitOf, FORBIDDEN_TIMES, NATURES, type Nature } from '@/core/load/natures';
 
 /**
  * The load problem as a mixed-integer linear programme in LP format: the same objective and the same hard rules as
@@ -129,7 +129,7 @@ export function milpText(instance: Instance): string {
   });
   // What spoils and what suffers in which compartments, and each pair of them that is in one.
   const having = (nature: Nature, j: number) =>
-    cells.filter(([i, k]) => k === j && (instance.natures[i]! >> NATURES.indexOf(nature)) & 1);
+    cells.filter(([i, k]) => k === j && instance.natures[i]! & bitOf(nature));
   const told = new Set<string>();
   const presence = (nature: Nature, j: number): string => {
     const name = `z_${NATURES.indexOf(nature)}_${j}`;

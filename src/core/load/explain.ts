@@ -2,7 +2,7 @@ import type { Plan } from '@/core/plan/plan';
 import type { Instance } from './instance';
 import { APART_POINTS, linearPoints } from './costs';
 import { FittedState } from './fitted';
-import { NATURE_WORDS, NATURES, troublesBetween, type Nature } from './natures';
+import { bitOf, NATURE_WORDS, troublesBetween, type Nature } from './natures';
 
 /** Why a thing lies where the loader put it, and what the next best place would cost. */
 export interface Reason {
@@ -107,7 +107,7 @@ function companyAvoided(instance: Instance, where: Int32Array): (i: number) => A
     const points = new Map<Nature, number>();
     const add = (j: number, times: number): void => {
       for (const { spoils, suffers } of troublesBetween(own, besides(i, j))) {
-        const other = (own >> NATURES.indexOf(spoils)) & 1 ? suffers : spoils;
+        const other = own & bitOf(spoils) ? suffers : spoils;
         points.set(other, (points.get(other) ?? 0) + times * weights.apart * APART_POINTS);
       }
     };

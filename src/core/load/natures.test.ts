@@ -8,11 +8,21 @@ import type { Plan } from '@/core/plan/plan';
 import { loaded, sampleBag, samplePlan, sampleThing } from '@/core/plan/samples';
 import { formatterFor } from '@/core/units/format';
 import { runLoader } from './loader';
-import { APART, naturesOf, namesOf, naturesTogether, setOf, TROUBLES, troublesBetween } from './natures';
+import {
+  APART,
+  bitOf,
+  NATURES,
+  naturesOf,
+  naturesTogether,
+  setOf,
+  TROUBLES,
+  troublesBetween,
+} from './natures';
 import { offersFor } from './offer';
 
 const canister = sampleThing('canister', { system: 'cook', traits: ['fuel'] });
 const bread = sampleThing('bread', { system: 'food' });
+const namesOf = (set: number) => NATURES.filter((nature) => set & bitOf(nature));
 
 test.each<[string, Partial<Thing>, string[]]>([
   ['a gas canister', { system: 'cook', traits: ['fuel'] }, ['sooty', 'fuel']],

@@ -74,7 +74,7 @@ export const bitOf = (nature: Nature): number => BITS[nature];
  * What a thing is to what lies beside it, as a set of bits. In a dry sack of its own it touches nothing; what warms is kept dry
  * even where it is not said to need it, and what is to be kept dry does not get wet.
  *
- * @example namesOf(naturesOf(gasCanister)) // ['sooty', 'fuel']
+ * @example naturesOf(gasCanister) // bitOf('sooty') | bitOf('fuel')
  */
 export function naturesOf(
   thing: Pick<Thing, 'system' | 'traits' | 'dry' | 'provides' | 'inDrySack'>,
@@ -87,8 +87,6 @@ export function naturesOf(
   for (const trait of thing.traits) if (trait !== 'wet' || !keptDry) set |= bitOf(trait);
   return set;
 }
-
-export const namesOf = (set: number): Nature[] => NATURES.filter((nature) => set & bitOf(nature));
 
 /** Those not in a dry sack, nor in what is in one. */
 export function touching(things: readonly Thing[], holders: ReadonlyMap<string, string>): readonly Thing[] {

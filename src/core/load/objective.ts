@@ -9,7 +9,7 @@ import {
   SPREAD_POINTS,
   tailPoints,
 } from './costs';
-import { APART, FORBIDDEN_TIMES, NATURES, type Nature } from './natures';
+import { APART, bitOf, FORBIDDEN_TIMES, type Nature } from './natures';
 import type { Instance } from './instance';
 
 /** Parts of the objective as the search sees them; `placing` is handling, reach and dry together. */
@@ -118,7 +118,7 @@ export function objectiveOf(instance: Instance, where: Int32Array): ObjectivePar
     spread += Math.max(0, used - 1);
   }
   const holds = (j: number, nature: Nature): boolean =>
-    where.some((at, i) => at === j && (instance.natures[i]! >> NATURES.indexOf(nature)) & 1);
+    where.some((at, i) => at === j && instance.natures[i]! & bitOf(nature));
   let apart = 0;
   let pressed = 0;
   for (let j = 0; j < m; j += 1) {
