@@ -22,17 +22,18 @@ const BY_NAME: readonly Nature[] = ['fuel', 'wet', 'sharp', 'kept dry', 'inflata
 export const companions: Check = {
   id: 'companions',
   run(facts) {
-    const exposed = facts.compartments.map(({ things }) => touching(things, facts.holders));
-    const sets = new Map(facts.compartments.map(({ spot }, j) => [spot.id, setOf(exposed[j]!)]));
-    return facts.compartments.flatMap(({ spot }, j): Finding[] => {
+    const { compartments, holders } = facts;
+    const sets = new Map(compartments.map(({ spot, things }) => [spot.id, setOf(things, holders)]));
+    return compartments.flatMap(({ spot, things }): Finding[] => {
       const set = sets.get(spot.id)!;
       if (TROUBLES[set] === 0) return [];
+      const exposed = touching(things, holders);
       return APART.flatMap(({ spoils, suffers, trouble, forbidden }): Finding[] => {
         const [a, b] = [bitOf(spoils), bitOf(suffers)];
         if (!(set & a) || !(set & b)) return [];
         // What spoils itself spoils nothing else by that.
         const [spoiling, suffering] = [a, b].map((bit) =>
-          exposed[j]!.filter((thing) => (naturesOf(thing) & (a | b)) === bit),
+          exposed.filter((thing) => (naturesOf(thing) & (a | b)) === bit),
         );
         if (spoiling!.length === 0 || suffering!.length === 0) return [];
         const fewer = spoiling!.length <= suffering!.length;
@@ -82,7 +83,7 @@ function waysApart(
   if (few.some((thing) => outermost(thing) !== goes) || many.some((thing) => outermost(thing) === goes))
     return [sack];
   const mover = facts.thingById.get(goes)!;
-  const own = setOf(touching([mover, ...companyOf(facts, mover).contents], facts.holders));
+  const own = setOf([mover, ...companyOf(facts, mover).contents], facts.holders);
   const [free] = roomFor(facts, mover, ({ id }) => troublesBetween(own, sets.get(id)!).length === 0);
   return free ? [moveFix(mover, free), sack] : [sack];
 }

@@ -502,6 +502,7 @@ export function run(moves: i32): void {
     const troublesAfter =
       troublesIn(a.naturesWith(i16x8.neg(low), i16x8.neg(high))) + troublesIn(b.naturesWith(low, high));
     change += apartPoints * <f64>(troublesAfter - troubles);
+    // At best each system is spread less.
     if (change + price * dOver > most + <f64>movers * spreadPoints) continue;
     // The systems are counted as if the move were made, and put back where it is not.
     change += count(i, a, b);

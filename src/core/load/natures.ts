@@ -95,9 +95,9 @@ export function touching(things: readonly Thing[], holders: ReadonlyMap<string, 
   return things.filter(({ id }) => !sacked.has(id) && !sacked.has(holders.get(id) ?? ''));
 }
 
-/** The natures of things, as a set of bits. */
-export const setOf = (things: readonly Thing[]): number =>
-  things.reduce((set, thing) => set | naturesOf(thing), 0);
+/** The natures of those of things that touch others, as a set of bits. */
+export const setOf = (things: readonly Thing[], holders: ReadonlyMap<string, string>): number =>
+  touching(things, holders).reduce((set, thing) => set | naturesOf(thing), 0);
 
 /**
  * The natures of things that go together, as a set of bits. What they would spoil of each other is their rider's wish, and
@@ -106,7 +106,7 @@ export const setOf = (things: readonly Thing[]): number =>
  * @example naturesTogether([gasCanister, bread], holders) // 'sooty' alone: fuel and food go together anyway
  */
 export function naturesTogether(things: readonly Thing[], holders: ReadonlyMap<string, string>): number {
-  const all = setOf(touching(things, holders));
+  const all = setOf(things, holders);
   return APART.reduce((set, { spoils, suffers }) => {
     const both = bitOf(spoils) | bitOf(suffers);
     return (all & both) === both ? set & ~both : set;

@@ -4,7 +4,7 @@ import type { Formatter } from '@/core/units/format';
 import { obstacleFor, staysDry } from './rules';
 import type { Spot } from './spots';
 import { fitWith, massWithContentsG } from './fixes';
-import { setOf, touching, troublesBetween } from './natures';
+import { setOf, troublesBetween } from './natures';
 import { companyOf, isUnwanted } from './wishes';
 
 /** What would happen if a thing went in a compartment as it is now, in a few words. */
@@ -18,6 +18,7 @@ export interface Offer {
 export function offersFor(facts: Facts, thing: Thing, format: Formatter): Offer[] {
   const { contents } = companyOf(facts, thing);
   const massG = massWithContentsG(facts, thing);
+  const own = setOf([thing, ...contents], facts.holders);
   const here = facts.compartmentOf.get(thing.id);
   return facts.spots.map((spot) => {
     const offer = (fits: boolean, words: string): Offer => ({ spot, fits, words });
@@ -37,8 +38,7 @@ export function offersFor(facts: Facts, thing: Thing, format: Formatter): Offer[
     const sameBag = here !== undefined && facts.byCompartment.get(here)?.spot.bag.id === spot.bag.id;
     const over = bag.contentsG + (sameBag ? 0 : massG) - bag.limitG;
     if (over > 0) return offer(false, `${format.mass(over)} over its limit`);
-    const own = setOf(touching([thing, ...contents], facts.holders));
-    const there = setOf(touching(facts.byCompartment.get(spot.id)!.things, facts.holders));
+    const there = setOf(facts.byCompartment.get(spot.id)!.things, facts.holders);
     const [trouble] = troublesBetween(own, there);
     return offer(true, `${format.volume(-short)} left over${trouble ? `; ${trouble.trouble}` : ''}`);
   });
