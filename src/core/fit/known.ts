@@ -14,6 +14,7 @@ const chambers = new WeakMap<Compartment, { opening: Bag['opening']; chamber: Ch
 const fits = new WeakMap<Chamber, Map<string, Fit>>();
 const lays = new WeakMap<Chamber, Map<string, StiffLay>>();
 const allIn = new WeakMap<Chamber, Map<string, StiffLay | null>>();
+const closings = new WeakMap<Chamber, Map<string, Closing | null>>();
 const alone = new WeakMap<Chamber, Map<string, boolean>>();
 const numbers = new WeakMap<Thing, number>();
 let lastNumber = 0;
@@ -51,6 +52,18 @@ export function knownFit(chamber: Chamber, things: readonly Thing[]): Fit {
  */
 export const knownAllIn = (chamber: Chamber, things: readonly Thing[]): StiffLay | null =>
   knownLay(allIn, chamber, things, layAll);
+
+/** Of a fit what a search asks: it has no use for where things lie. */
+export type Closing = Pick<Fit, 'closes' | 'neededMl' | 'under'>;
+
+/** Whether a set of things closes as `knownAllIn` lays it, null where not all that is stiff lies; found once. */
+export const knownClosing = (chamber: Chamber, things: readonly Thing[]): Closing | null =>
+  kept(closings, chamber, keyOf(things), () => {
+    const lay = knownAllIn(chamber, things);
+    if (!lay) return null;
+    const { closes, neededMl, under } = fitIn(chamber, things, lay);
+    return { closes, neededMl, under };
+  });
 
 /** How the stiff among some things lie: the costly part, and the same whatever is soft around them. */
 function knownLay<Lay extends StiffLay | null>(

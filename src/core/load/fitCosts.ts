@@ -1,5 +1,5 @@
-import { fitIn, layStiff, type StiffLay } from '@/core/fit/fit';
-import { knownAllIn } from '@/core/fit/known';
+import { fitIn, layStiff } from '@/core/fit/fit';
+import { knownClosing, type Closing } from '@/core/fit/known';
 import { split } from '@/core/fit/split';
 import type { Thing } from '@/core/kit/thing';
 import type { Random } from '@/core/random';
@@ -245,23 +245,23 @@ export class FitCosts {
     lots.sort((a, b) => a - b);
     const { chamber } = instance.spots[j]!;
     const things = lots.flatMap((i) => instance.outer[i]!);
-    const lay = knownAllIn(chamber, things);
-    const cost: Cost = lay
-      ? this.laidDown(j, things, lay)
+    const closing = knownClosing(chamber, things);
+    const cost: Cost = closing
+      ? this.laidDown(j, closing, [])
       : { overMl: Infinity, order: 0, under: [], stiffLies: false, toLay: things };
     own.set(key, cost);
     return cost;
   }
 
-  private laidDown(j: number, things: readonly Thing[], lay: StiffLay): Cost {
+  /** @param noPlace stiff things that found no place */
+  private laidDown(j: number, { closes, neededMl, under }: Closing, noPlace: readonly string[]): Cost {
     const { instance } = this;
-    const fit = fitIn(instance.spots[j]!.chamber, things, lay);
-    const overMl = Math.max(LEAST_OVER_ML, fit.neededMl - instance.capacityMl[j]!, noPlaceMl(instance, fit));
+    const overMl = Math.max(LEAST_OVER_ML, neededMl - instance.capacityMl[j]!, noPlaceMl(instance, noPlace));
     return {
-      overMl: fit.closes ? 0 : overMl,
-      order: instance.weights.order * ORDER_POINTS * fit.under.length,
-      under: fit.under.flatMap(([a, b]) => [this.lotOf.get(a)!, this.lotOf.get(b)!]),
-      stiffLies: lay.left.length === 0,
+      overMl: closes ? 0 : overMl,
+      order: instance.weights.order * ORDER_POINTS * under.length,
+      under: under.flatMap(([a, b]) => [this.lotOf.get(a)!, this.lotOf.get(b)!]),
+      stiffLies: noPlace.length === 0,
       toLay: null,
     };
   }
@@ -269,17 +269,18 @@ export class FitCosts {
   /** Lays down what is still to be, as far as it goes. */
   private complete(j: number, cost: Cost): Cost {
     if (!cost.toLay) return cost;
-    const lay = layStiff(this.instance.spots[j]!.chamber, split(cost.toLay).placed, 0);
-    return Object.assign(cost, this.laidDown(j, cost.toLay, lay));
+    const { chamber } = this.instance.spots[j]!;
+    const fit = fitIn(chamber, cost.toLay, layStiff(chamber, split(cost.toLay).placed, 0));
+    return Object.assign(cost, this.laidDown(j, fit, fit.noPlace));
   }
 }
 
 const NOTHING: Cost = { overMl: 0, order: 0, under: [], stiffLies: true, toLay: null };
 
 /** Room that what found no place would need: the way back to what closes leads over less of it. */
-function noPlaceMl(instance: Instance, fit: { noPlace: readonly string[] }): number {
+function noPlaceMl(instance: Instance, noPlace: readonly string[]): number {
   let ml = 0;
-  for (const id of fit.noPlace) {
+  for (const id of noPlace) {
     const i = instance.outer.findIndex((lot) => lot.some((thing) => thing.id === id));
     if (i >= 0) ml += instance.needMl[i]!;
   }

@@ -177,20 +177,26 @@ export class FittedState {
    */
   descend(free: readonly number[], options: readonly Int32Array[], enough = 0): void {
     const least = Math.max(enough, LEAST_GAIN);
-    for (let improved = true; improved;) {
-      improved = false;
-      free.forEach((i, a) => {
-        for (const j of options[a]!) {
-          if (this.changeOf(i, j, -least) >= -least) continue;
-          this.move(i, j);
-          improved = true;
-        }
-        if (free.length > MOST_SWAPPED) return;
-        for (let b = a + 1; b < free.length; b += 1)
-          if (this.swapIfBetter(i, free[b]!, least)) improved = true;
-      });
-      if (!improved) improved = this.displace(free, options);
+    do {
+      // Once all in a row were of no help, each was tried on this very load: no need to go on to the end.
+      for (let a = 0, idle = 0; idle < free.length; a = (a + 1) % free.length)
+        idle = this.improveBy(a, free, options[a]!, least) ? 0 : idle + 1;
+    } while (this.displace(free, options));
+  }
+
+  /** Moves one of the free things wherever that helps enough, and swaps it with those after it. */
+  private improveBy(a: number, free: readonly number[], own: Int32Array, least: number): boolean {
+    const i = free[a]!;
+    let improved = false;
+    for (const j of own) {
+      if (this.changeOf(i, j, -least) >= -least) continue;
+      this.move(i, j);
+      improved = true;
     }
+    if (free.length > MOST_SWAPPED) return improved;
+    for (let b = a + 1; b < free.length; b += 1)
+      if (this.swapIfBetter(i, free[b]!, least)) improved = true;
+    return improved;
   }
 
   /**
