@@ -194,8 +194,7 @@ export class FittedState {
       improved = true;
     }
     if (free.length > MOST_SWAPPED) return improved;
-    for (let b = a + 1; b < free.length; b += 1)
-      if (this.swapIfBetter(i, free[b]!, least)) improved = true;
+    for (let b = a + 1; b < free.length; b += 1) if (this.swapIfBetter(i, free[b]!, least)) improved = true;
     return improved;
   }
 
