@@ -721,7 +721,7 @@ function cheapest(from: Place, to: Place, ml: f64, x: i32, i: Thing, l: Thing): 
   const each = f32x4.splat(<f32>price);
   const first = i32x4.splat(<i32>changetype<usize>(i));
   const second = i32x4.splat(<i32>changetype<usize>(l));
-  let bits = i32x4.mul(i32x4.splat(x), i32x4(1, 0x9e3779b1, 0x85ebca77, 0xc2b2ae3d));
+  let bits = v128.not(i32x4.mul(i32x4.splat(x), i32x4(1, 0x9e3779b1, 0x85ebca77, 0xc2b2ae3d)));
   // What it costs to take none is what any must be cheaper than.
   let least = f32x4.add(f32x4.pmax(none, fromOver), f32x4.pmax(none, toOver));
   let found = i32x4.splat(<i32>changetype<usize>(thing(n)));
@@ -737,21 +737,24 @@ function cheapest(from: Place, to: Place, ml: f64, x: i32, i: Thing, l: Thing): 
       f32x4.pmax(none, f32x4.sub(fromOver, needs)),
       f32x4.pmax(none, f32x4.add(toOver, needs)),
     );
-    const cost = f32x4.add(f32x4.sub(points, v128.load(line, 32)), over);
-    const isLooked = i32x4.shr_s(v128.or(bits, i32x4.shl(bits, 5)), 31);
-    const isNeither = v128.or(i32x4.eq(ys, first), i32x4.eq(ys, second));
-    const isCheaper = v128.andnot(v128.and(f32x4.lt(cost, least), isLooked), isNeither);
+    const isPassed = i32x4.shr_s(v128.and(bits, i32x4.shl(bits, 5)), 31);
+    const isEither = v128.or(i32x4.eq(ys, first), i32x4.eq(ys, second));
+    // No number is no less than any.
+    const cost = v128.or(
+      f32x4.add(f32x4.sub(points, v128.load(line, 32)), over),
+      v128.or(isPassed, isEither),
+    );
     bits = v128.or(i32x4.shl(bits, 1), i32x4.shr_u(bits, 31));
-    least = v128.bitselect(cost, least, isCheaper);
-    found = v128.bitselect(ys, found, isCheaper);
+    found = v128.bitselect(ys, found, f32x4.lt(cost, least));
+    least = f32x4.pmin(least, cost);
   }
-  // The one of the four.
-  let all = f32x4.pmin(least, i32x4.shuffle(least, least, 2, 3, 0, 1));
-  all = f32x4.pmin(all, i32x4.shuffle(all, all, 1, 0, 3, 2));
-  v128.store(lanes, found);
-  return changetype<Thing>(
-    <usize>load<u32>(lanes + ((<usize>ctz<i32>(i32x4.bitmask(f32x4.eq(least, all)))) << 2)),
-  );
+  // The one of the four, the first of those alike.
+  let other = i32x4.shuffle(least, least, 1, 0, 3, 2);
+  found = v128.bitselect(i32x4.shuffle(found, found, 1, 0, 3, 2), found, f32x4.lt(other, least));
+  least = f32x4.pmin(least, other);
+  other = i32x4.shuffle(least, least, 2, 3, 0, 1);
+  found = v128.bitselect(i32x4.shuffle(found, found, 2, 3, 0, 1), found, f32x4.lt(other, least));
+  return changetype<Thing>(<usize>i32x4.extract_lane(found, 0));
 }
 
 /** What the pairs of things i, k, l and o change in points where each of these goes from a to b or back. */
