@@ -57,6 +57,8 @@ export class FitCosts {
   private readonly usedMl: Float64Array;
   // The move last asked about.
   private readonly pending = { i: -1, a: -1, b: -1, k: -1 };
+  /** Room for the things of a set, in the order of the kit. */
+  private readonly lots: Int32Array;
   private readonly lotOf = new Map<string, number>();
   private readonly costs: [Cost, Cost] = [NOTHING, NOTHING];
 
@@ -76,6 +78,7 @@ export class FitCosts {
     this.counts = new Int32Array(m);
     this.changed = new Uint8Array(m).fill(1);
     this.involved = new Int32Array(n);
+    this.lots = new Int32Array(n + 1);
     instance.outer.forEach((lot, i) => {
       for (const { id } of lot) this.lotOf.set(id, i);
     });
@@ -230,21 +233,29 @@ export class FitCosts {
     const known = own.get(key);
     if (known) return known;
     const { instance } = this;
-    const lots = Array.from(this.members[j]!.subarray(0, this.counts[j]!)).filter((i) => i !== out);
-    if (into >= 0) lots.push(into);
+    const { lots } = this;
+    let count = 0;
     // What does not go in by litres need not be laid down to know it.
     let leastMl = 0;
-    for (const i of lots) leastMl += this.leastMl[i]!;
+    const take = (i: number) => {
+      leastMl += this.leastMl[i]!;
+      // In the order of the kit, so that a set always lies the same.
+      let at = count++;
+      for (; at > 0 && lots[at - 1]! > i; at -= 1) lots[at] = lots[at - 1]!;
+      lots[at] = i;
+    };
+    const here = this.members[j]!;
+    for (let p = 0; p < this.counts[j]!; p += 1) if (here[p] !== out) take(here[p]!);
+    if (into >= 0) take(into);
     const capacity = instance.capacityMl[j]!;
     if (leastMl > capacity + 1e-6) {
       const cost: Cost = { overMl: leastMl - capacity, order: 0, under: [], stiffLies: true, toLay: null };
       own.set(key, cost);
       return cost;
     }
-    // In the order of the kit, so that a set always lies the same.
-    lots.sort((a, b) => a - b);
     const { chamber } = instance.spots[j]!;
-    const things = lots.flatMap((i) => instance.outer[i]!);
+    const things: Thing[] = [];
+    for (let p = 0; p < count; p += 1) for (const thing of instance.outer[lots[p]!]!) things.push(thing);
     const closing = knownClosing(chamber, things);
     const cost: Cost = closing
       ? this.laidDown(j, closing, [])
