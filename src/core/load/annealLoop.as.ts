@@ -138,8 +138,6 @@ let rests: usize = 0;
 /** The free things a run moves. */
 let drawn: Ints = changetype<Ints>(0);
 let drawnCount: i32 = 0;
-/** Room for what a vector holds. */
-let lanes: usize = 0;
 /** What a place would hold after a part of a move. */
 let after: Things = changetype<Things>(0);
 export let total: f64 = 0;
@@ -193,7 +191,6 @@ export function setUp(): void {
   rests = room(<usize>(n + 1) * offsetof<Rest>());
   drawn = changetype<Ints>(room((<usize>freeCount) << 2));
   after = changetype<Things>(room((<usize>words) << 3));
-  lanes = room((<usize>LANES) << 2);
   for (let k = 0; k <= bags; k += 1) bag(k).limitG = bagLimit[k];
   for (let r = 0; r < riders; r += 1) {
     const own = rider(r);
@@ -711,7 +708,7 @@ function add(counts: Ints, at: i32, by: i32): i32 {
  * Each is looked at by three chances in four, from the bits of `x`, so that it is not always the same.
  *
  * Four at a time and in single precision, which for a choice is precise enough; and without branches, since which is cheaper
- * no processor foresees.
+ * no processor foresees. Of those that cost the same the first of the four counts.
  */
 function cheapest(from: Place, to: Place, ml: f64, x: i32, i: Thing, l: Thing): Thing {
   const row = changetype<usize>(to.row);
@@ -739,7 +736,7 @@ function cheapest(from: Place, to: Place, ml: f64, x: i32, i: Thing, l: Thing): 
     );
     const isPassed = i32x4.shr_s(v128.and(bits, i32x4.shl(bits, 5)), 31);
     const isEither = v128.or(i32x4.eq(ys, first), i32x4.eq(ys, second));
-    // No number is no less than any.
+    // What is passed costs all bits set, which is no number, and so not less than any.
     const cost = v128.or(
       f32x4.add(f32x4.sub(points, v128.load(line, 32)), over),
       v128.or(isPassed, isEither),
