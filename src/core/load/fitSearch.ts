@@ -54,7 +54,7 @@ const ENOUGH = 0.0002;
 
 /**
  * Of a compartment's litres so many may be stiff, at first: all that litres let in, which is 0.85; then what it is found to
- * take. Sets that lie take 0.25 to 0.75 of it, by its shape. Less at first keeps some bags from ever being asked (decision 0028).
+ * take. Sets that lie take 0.25 to 0.75 of it, by its shape. Less at first keeps some bags from ever being asked (decision 0029).
  */
 const STIFF_AT_FIRST = 0.9;
 const STIFF_AT_LEAST = 0.15;
