@@ -232,8 +232,7 @@ export class FitCosts {
     const own = this.known[j]!;
     const known = own.get(key);
     if (known) return known;
-    const { instance } = this;
-    const { lots } = this;
+    const { instance, lots } = this;
     let count = 0;
     // What does not go in by litres need not be laid down to know it.
     let leastMl = 0;
