@@ -6,7 +6,7 @@ import { sampleBag, sampleThing } from '@/core/plan/samples';
 import { seededRandom, type Random } from '@/core/random';
 import { distance, faults, insideOf } from '../../../tests/support/placement';
 import { chamberOf } from './chamberOf';
-import { fitIn, fitsAlone, layStiff } from './fit';
+import { fitIn, fitsAlone, layAll, layStiff } from './fit';
 import type { Chamber } from './chamber';
 import type { Lying } from './lying';
 import { piecesOf } from './pieces';
@@ -176,6 +176,33 @@ describe('by hand', () => {
     expect(fitIn(chamber, [poles, pot])).toMatchObject({ closes: false, noPlace: ['poles'] });
     const wide = compartmentOf({ kind: 'cylinder', lengthMm: 480, diameterMm: 158 });
     expect(fitIn(chamberOf(wide.bag, wide.compartment), [poles, pot]).closes).toBe(true);
+  });
+
+  test('two blocks of which one must stand: not by the ways a search asks, but where a load is judged', () => {
+    // 90 high, 120 by 60: the longer block lies 60 high and takes 90 of 120, where the cube needs 60; standing, they go side by side.
+    const { bag, compartment } = compartmentOf({ kind: 'box', heightMm: 90, lengthMm: 120, widthMm: 60 });
+    const chamber = chamberOf(bag, compartment);
+    const blocks = [stiff('cube', box(60, 60, 60)), stiff('longer', box(90, 60, 60))];
+    expect(layAll(chamber, blocks)).toBeNull();
+    const { left, lying } = layStiff(chamber, blocks, 0);
+    expect(left).toEqual([]);
+    expect(lying.find(({ piece }) => piece.thingId === 'longer')).toMatchObject({ u0: 0, u1: 90 });
+    expect(fitIn(chamber, blocks).closes).toBe(true);
+  });
+
+  test('a void too small for anything soft is avoided where blocks also lie otherwise', () => {
+    // Beside the upright one are 60 ml. The other on it leaves 36 ml over it when flat, which nothing soft fills; standing, 96 in one.
+    const { bag, compartment } = compartmentOf({ kind: 'box', heightMm: 160, lengthMm: 60, widthMm: 60 });
+    const chamber = chamberOf(bag, compartment);
+    const blocks = [stiff('upright', box(100, 60, 50)), stiff('other', box(60, 60, 50))];
+    const soft = sampleThing('soft', { volumeMl: 81, form: { kind: 'soft', looseMl: 85 } });
+    expect(fitIn(chamber, [...blocks, soft], layAll(chamber, blocks)!)).toMatchObject({ closes: false });
+    const fit = fitIn(chamber, [...blocks, soft]);
+    expect(fit).toMatchObject({ closes: true, deadMl: 0 });
+    expect(fit.lying.map(({ u0, u1 }) => [u0, u1])).toEqual([
+      [0, 100],
+      [100, 160],
+    ]);
   });
 
   test('what is wanted at stops lies over the tent, not at the bottom because it is stiff', () => {

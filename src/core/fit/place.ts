@@ -84,9 +84,11 @@ export class Packer {
   private readonly whole: Float64Array;
   private readonly free: Float64Array;
   private readonly turns = new WeakMap<Piece, Turn[]>();
-  /** What was placed in an empty chamber, and how it went on. */
-  private steps = firstStep();
+  /** What was placed in an empty chamber, pieces lying flat or standing, and how it went on. */
+  private steps: readonly [flat: Step, standing: Step] = [firstStep(), firstStep()];
   private stepCount = 0;
+  /** Whether pieces stand on end where they find room to, or lie flat. */
+  private standing = false;
   // The best place found for the piece in hand.
   private found = false;
   private bestScore = 0;
@@ -168,12 +170,12 @@ export class Packer {
   }
 
   /**
-   * Puts a piece at the lowest height over a floor where it finds room; there flat, low and to the side, so that room
-   * is left in one piece. In shapes that narrow it is then let down as far as it goes.
+   * Puts a piece at the lowest height over a floor where it finds room; there flat, or standing, low and to the side, so
+   * that room is left in one piece. In shapes that narrow it is then let down as far as it goes.
    *
    * @returns whether it found room
    */
-  putLowest(piece: Piece, floor: number): boolean {
+  private putLowest(piece: Piece, floor: number): boolean {
     const { chamber } = this;
     let below = Math.max(0, floor);
     let least = Infinity;
@@ -244,15 +246,16 @@ export class Packer {
   /** Looks for the best place of a piece that begins at a height; leaves it in `bestV`, `bestW` and `turn`. */
   private bestAt(piece: Piece, turns: readonly Turn[], u: number): boolean {
     this.found = false;
-    let flattest: Turn | null = null;
-    for (const turn of turns) {
-      if (flattest && turn.du > flattest.du + SLACK) break;
+    let best: Turn | null = null;
+    for (let k = 0; k < turns.length; k += 1) {
+      const turn = turns[this.standing ? turns.length - 1 - k : k]!;
+      if (best && Math.abs(turn.du - best.du) > SLACK) break;
       const score = this.bestScore;
       const had = this.found;
       this.tryAll(piece, turn, u);
-      if (this.found && (!had || this.bestScore < score)) flattest = turn;
+      if (this.found && (!had || this.bestScore < score)) best = turn;
     }
-    if (flattest) this.turn = flattest;
+    if (best) this.turn = best;
     return this.found;
   }
 
@@ -531,12 +534,20 @@ export class Packer {
    *
    * Where a piece comes to lie follows from what was placed before it, so a sequence that began alike is gone along as
    * far as it is known: the sets a search asks for differ by a thing or two.
+   *
+   * @param standing whether each stands on end where it finds room to, rather than lies flat
    */
-  putAll(pieces: readonly Piece[], floorOf: (piece: Piece) => number, orNothing: boolean): Piece[] {
+  putAll(
+    pieces: readonly Piece[],
+    floorOf: (piece: Piece) => number,
+    orNothing: boolean,
+    standing = false,
+  ): Piece[] {
     this.clear();
-    if (this.stepCount > MOST_STEPS) [this.steps, this.stepCount] = [firstStep(), 0];
+    if (this.stepCount > MOST_STEPS) [this.steps, this.stepCount] = [[firstStep(), firstStep()], 0];
     const left: Piece[] = [];
-    let at = this.steps;
+    this.standing = standing;
+    let at = this.steps[standing ? 1 : 0];
     for (const piece of pieces) {
       at = this.step(at, piece, floorOf(piece));
       if (at.lying) continue;

@@ -16,10 +16,8 @@ export interface Reason {
 /** Reasons for every placed thing of an assignment. */
 export function explainLoad(plan: Plan, instance: Instance, where: Int32Array): Reason[] {
   const fitted = new FittedState(instance);
-  fitted.restore(
-    instance.things.map((_, i) => i),
-    where,
-  );
+  const all = instance.things.map((_, i) => i);
+  fitted.fits.patiently(() => fitted.restore(all, where));
   const keptFrom = companyAvoided(instance, where);
   const reasons: Reason[] = [];
   for (let i = 0; i < instance.n; i += 1) {
@@ -37,7 +35,7 @@ export function explainLoad(plan: Plan, instance: Instance, where: Int32Array): 
       others.handling += cost.handling;
       others.reach += cost.reach;
       others.dry += cost.dry;
-      const extra = fitted.changeOf(i, j, second?.extra ?? Infinity);
+      const extra = fitted.fits.patiently(() => fitted.changeOf(i, j, second?.extra ?? Infinity));
       if (extra < (second?.extra ?? Infinity)) second = { j, extra };
     }
     reasons.push({

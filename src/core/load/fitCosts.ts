@@ -1,5 +1,5 @@
-import { fitIn, layStiff } from '@/core/fit/fit';
-import { knownClosing, type Closing } from '@/core/fit/known';
+import { fitIn, layWhatGoes } from '@/core/fit/fit';
+import { knownClosing, knownFit, type Closing } from '@/core/fit/known';
 import { split } from '@/core/fit/split';
 import type { Thing } from '@/core/kit/thing';
 import type { Random } from '@/core/random';
@@ -21,6 +21,8 @@ interface Cost {
    * whether: of all sets a third does not lie.
    */
   toLay: readonly Thing[] | null;
+  /** Whether that is the last word: it closes, or litres or patience say it does not. */
+  stands: boolean;
 }
 /** What does not close is over by so many millilitres at least. */
 const LEAST_OVER_ML = 1;
@@ -61,6 +63,7 @@ export class FitCosts {
   private readonly lots: Int32Array;
   private readonly lotOf = new Map<string, number>();
   private readonly costs: [Cost, Cost] = [NOTHING, NOTHING];
+  private isPatient = false;
 
   constructor(private readonly instance: Instance) {
     const { n, m } = instance;
@@ -82,6 +85,18 @@ export class FitCosts {
     instance.outer.forEach((lot, i) => {
       for (const { id } of lot) this.lotOf.set(id, i);
     });
+  }
+
+  /**
+   * Does some work for which what does not close is asked again as the board asks it (`knownFit`): a quarter of that does
+   * close then. It takes several times as long, so a search does so only where it matters; what is found then stays known.
+   */
+  patiently<Result>(work: () => Result): Result {
+    const was = this.isPatient;
+    this.isPatient = true;
+    const result = work();
+    this.isPatient = was;
+    return result;
   }
 
   /** Takes up an assignment: compartment index of each thing, −1 for the floor. What holds the same as before stays. */
@@ -231,7 +246,7 @@ export class FitCosts {
     const key = high * HIGH + low;
     const own = this.known[j]!;
     const known = own.get(key);
-    if (known) return known;
+    if (known && (known.stands || !this.isPatient)) return known;
     const { instance, lots } = this;
     let count = 0;
     // What does not go in by litres need not be laid down to know it.
@@ -248,17 +263,22 @@ export class FitCosts {
     if (into >= 0) take(into);
     const capacity = instance.capacityMl[j]!;
     if (leastMl > capacity + 1e-6) {
-      const cost: Cost = { overMl: leastMl - capacity, order: 0, under: [], stiffLies: true, toLay: null };
+      const cost: Cost = { ...NOTHING, overMl: leastMl - capacity };
       own.set(key, cost);
       return cost;
     }
     const { chamber } = instance.spots[j]!;
     const things: Thing[] = [];
     for (let p = 0; p < count; p += 1) for (const thing of instance.outer[lots[p]!]!) things.push(thing);
-    const closing = knownClosing(chamber, things);
+    let closing = knownClosing(chamber, things);
+    if (this.isPatient && !closing?.closes) {
+      const fit = knownFit(chamber, things);
+      if (fit.closes) closing = fit;
+    }
     const cost: Cost = closing
       ? this.laidDown(j, closing, [])
-      : { overMl: Infinity, order: 0, under: [], stiffLies: false, toLay: things };
+      : { ...NOTHING, overMl: Infinity, stiffLies: false, toLay: things };
+    cost.stands = this.isPatient || cost.overMl === 0;
     own.set(key, cost);
     return cost;
   }
@@ -273,6 +293,7 @@ export class FitCosts {
       under: under.flatMap(([a, b]) => [this.lotOf.get(a)!, this.lotOf.get(b)!]),
       stiffLies: noPlace.length === 0,
       toLay: null,
+      stands: closes,
     };
   }
 
@@ -280,12 +301,20 @@ export class FitCosts {
   private complete(j: number, cost: Cost): Cost {
     if (!cost.toLay) return cost;
     const { chamber } = this.instance.spots[j]!;
-    const fit = fitIn(chamber, cost.toLay, layStiff(chamber, split(cost.toLay).placed, 0));
-    return Object.assign(cost, this.laidDown(j, fit, fit.noPlace));
+    const fit = fitIn(chamber, cost.toLay, layWhatGoes(chamber, split(cost.toLay).placed));
+    const { stands } = cost;
+    return Object.assign(cost, this.laidDown(j, fit, fit.noPlace), { stands });
   }
 }
 
-const NOTHING: Cost = { overMl: 0, order: 0, under: [], stiffLies: true, toLay: null };
+const NOTHING: Readonly<Cost> = {
+  overMl: 0,
+  order: 0,
+  under: [],
+  stiffLies: true,
+  toLay: null,
+  stands: true,
+};
 
 /** Room that what found no place would need: the way back to what closes leads over less of it. */
 function noPlaceMl(instance: Instance, noPlace: readonly string[]): number {

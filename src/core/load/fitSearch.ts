@@ -110,10 +110,12 @@ export function* searchLoad(
   const free = Array.from({ length: instance.n }, (_, i) => i).filter((i) => !instance.fixed[i]);
   const options = optionsOf(instance, free);
   const fitted = new FittedState(instance);
+  const { fits } = fitted;
   let best = fitted.state.where.slice();
   let bestTotal = Infinity;
+  const isBetter = () => fitted.closes() && fitted.total < bestTotal - 1e-9;
   const report = (done: number): SearchProgress => {
-    const better = fitted.closes() && fitted.total < bestTotal - 1e-9;
+    const better = isBetter();
     if (better) {
       bestTotal = fitted.total;
       best = fitted.state.where.slice();
@@ -124,7 +126,7 @@ export function* searchLoad(
   for (const load of [...known, instance.start]) {
     const isLoaded = free.some((i) => load[i]! >= 0);
     if (!isLoaded || brokenRules(instance, load, () => true).length > 0) continue;
-    fitted.restore(free, load);
+    fits.patiently(() => fitted.restore(free, load));
     fitted.mend(free, options);
     yield report(0);
   }
@@ -192,6 +194,8 @@ export function* searchLoad(
     // Within a start the next round shuffles anew what a descent would gain.
     const isLed = isStart ? round % ROUNDS_A_START === ROUNDS_A_START - 1 : fitted.closes();
     if (isLed && fitted.total < lead.price * NEAR) fitted.descend(free, options, ENOUGH * fitted.total);
+    // Nothing is to be left behind that by itself would go in, as the board says.
+    if (!isStart && isBetter()) fits.patiently(() => fitted.fill(free, options));
     const told = report(done);
     lead.look();
     if (round === STARTS * ROUNDS_A_START - 1 && free.every((i) => best[i]! >= 0)) bound = boundOf(bestTotal);
@@ -199,6 +203,7 @@ export function* searchLoad(
   }
   fitted.restore(free, best);
   fitted.descend(free, options);
+  fits.patiently(() => fitted.fill(free, options));
   yield report(1);
   return best;
 }

@@ -28,7 +28,7 @@ export class FittedState {
     this.state = new LoadState(instance);
     this.pointsAPair = instance.weights.order * ORDER_POINTS;
     this.fits = new FitCosts(instance);
-    this.fits.start(this.state.where);
+    this.fits.patiently(() => this.fits.start(this.state.where));
     this.pinnedOverMl = this.fits.totalOverMl() + 1e-6;
   }
 

@@ -70,7 +70,7 @@ test('what is said to be kept out would save that much, and would break a rule t
       const where = Int32Array.from({ length: instance.n }, () => -1);
       const fits = new FitCosts(instance);
       const broken = (load: Int32Array) => {
-        fits.start(load);
+        fits.patiently(() => fits.start(load));
         return brokenRules(instance, load, (j) => fits.closes(j));
       };
       for (let i = 0; i < instance.n; i += 1) {

@@ -33,10 +33,8 @@ export function limitsOf(instance: Instance, where: Int32Array): Limiting[] {
   const mayEver = (i: number, j: number): boolean =>
     !instance.fixed[i] && !!instance.allowed[i * m + j] && instance.leastMl[i]! <= instance.capacityMl[j]!;
   const fitted = new FittedState(instance);
-  fitted.restore(
-    Array.from({ length: n }, (_, i) => i),
-    where,
-  );
+  const all = Array.from({ length: n }, (_, i) => i);
+  fitted.fits.patiently(() => fitted.restore(all, where));
   const limiting: Limiting[] = [];
   for (let j = 0; j < m; j += 1) {
     const savings = Array.from({ length: n }, (_, i) => ({
@@ -65,7 +63,7 @@ function limitOf({ fits, state }: FittedState, i: number, j: number): Limit | nu
   if (!fits.mayHold(i, j, -1)) return 'litres';
   const mass = state.massLimit(i, j);
   if (mass) return mass;
-  fits.ask(i, state.where[i]!, j, -1);
+  fits.patiently(() => fits.ask(i, state.where[i]!, j, -1));
   if (fits.changeOverMl <= 1e-6) return null;
   // What takes any shape is kept out by litres alone.
   return state.instance.stiffMl[i]! > 0 ? 'how things lie' : 'litres';

@@ -186,7 +186,7 @@ export function judged(
   where: Int32Array,
 ): { total: number; order: number; sound: boolean } {
   const fits = new FitCosts(instance);
-  fits.start(where);
+  fits.patiently(() => fits.start(where));
   const order = fits.totalOrder();
   return {
     total: objectiveOf(instance, where).total + order,
