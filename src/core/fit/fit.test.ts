@@ -6,7 +6,7 @@ import { sampleBag, sampleThing } from '@/core/plan/samples';
 import { seededRandom, type Random } from '@/core/random';
 import { distance, faults, insideOf } from '../../../tests/support/placement';
 import { chamberOf } from './chamberOf';
-import { fitIn, fitsAlone, layAll, layStiff } from './fit';
+import { closesIn, fitIn, fitsAlone, layAll, layStiff } from './fit';
 import type { Chamber } from './chamber';
 import type { Lying } from './lying';
 import { piecesOf } from './pieces';
@@ -198,6 +198,7 @@ describe('by hand', () => {
     const soft = sampleThing('soft', { volumeMl: 81, form: { kind: 'soft', looseMl: 85 } });
     expect(fitIn(chamber, [...blocks, soft], layAll(chamber, blocks)!)).toMatchObject({ closes: false });
     const fit = fitIn(chamber, [...blocks, soft]);
+    expect(closesIn(chamber, [...blocks, soft])).toBe(true);
     expect(fit).toMatchObject({ closes: true, deadMl: 0 });
     expect(fit.lying.map(({ u0, u1 }) => [u0, u1])).toEqual([
       [0, 100],
@@ -367,6 +368,7 @@ test('every placement is sound by the checker: thousands of random sets in every
       const things = randomThings(random, between(random, 1, 8), chamber.volumeMl / 2);
       const fit = fitIn(chamber, things);
       expect(faults(bag, compartment, things, fit)).toEqual([]);
+      expect(closesIn(chamber, things)).toBe(fit.closes);
       closed += Number(fit.closes);
       lying += fit.lying.length;
     }),

@@ -154,14 +154,7 @@ function* waysToLie(
 export function fitIn(chamber: Chamber, things: readonly Thing[], lay?: StiffLay): Fit {
   const { placed: stiff, poured } = split(things);
   const soft = poured.sort((a, b) => DEPTH[b.call] - DEPTH[a.call]);
-  let way: StiffLay | null = lay ?? layStiff(chamber, stiff);
-  let onGround = filled(chamber, things, soft, way);
-  while (keptByVoids(chamber, onGround)) {
-    way = way.another();
-    if (!way) break;
-    const fit = filled(chamber, things, soft, way);
-    if (fit.neededMl < onGround.neededMl) onGround = fit;
-  }
+  const onGround = fitOf(chamber, things, soft, filled(chamber, soft, lay ?? layStiff(chamber, stiff)));
   if (!onGround.closes || onGround.under.length === 0 || soft.length === 0) return onGround;
   const pieces = stiff.flatMap(knownPieces);
   const packer = packerFor(chamber, pieces.length);
@@ -171,51 +164,92 @@ export function fitIn(chamber: Chamber, things: readonly Thing[], lay?: StiffLay
     return piece.stiffener || ml === 0 ? 0 : packer.heightFor(ml);
   };
   if (packer.putAll(inOrderOfCall(pieces), overLater, true).length > 0) return onGround;
-  const overSoft = filled(chamber, things, soft, layOf(chamber, packer.lying()));
-  return overSoft.closes && overSoft.under.length < onGround.under.length ? overSoft : onGround;
+  const filling = fillingOf(chamber, soft, layOf(chamber, packer.lying()));
+  if (!filling.closes) return onGround;
+  const overSoft = fitOf(chamber, things, soft, filling);
+  return overSoft.under.length < onGround.under.length ? overSoft : onGround;
 }
 
-function filled(
-  chamber: Chamber,
-  things: readonly Thing[],
-  soft: readonly Thing[],
-  { lying, left, stiffMl, usableMl }: StiffLay,
-): Fit {
-  const leftOver = Math.max(0, chamber.volumeMl - stiffMl);
-  const leftMl = left.reduce((sum, piece) => sum + piece.volumeMl / STIFF_SHARE, 0);
+/**
+ * The `closes` of `fitIn` alone, which need not know where the soft lie nor what lies under what: a third of the time.
+ *
+ * @example closesIn(chamberOf(bag, compartment), [pot, canister, jacket])
+ */
+export function closesIn(chamber: Chamber, things: readonly Thing[], lay?: StiffLay): boolean {
+  const { placed, poured } = split(things);
+  return filled(chamber, poured, lay ?? layStiff(chamber, placed)).closes;
+}
+
+/** Stiff things as they lie, with the soft round them: whether that closes. Volumes in millilitres. */
+interface Filling {
+  lay: StiffLay;
+  closes: boolean;
+  /** Of stiff things: what lies, and what found no place with the gaps round it. */
+  stiffMl: number;
+  /** Room the stiff leave, and of that what soft things can use. */
+  leftOverMl: number;
+  usableMl: number;
+  /** What the soft needs pressed as hard as it may be, and loose. */
+  softMl: number;
+  looseMl: number;
+  neededMl: number;
+}
+
+function fillingOf(chamber: Chamber, soft: readonly Thing[], lay: StiffLay): Filling {
+  const leftOverMl = Math.max(0, chamber.volumeMl - lay.stiffMl);
+  const leftMl = lay.left.reduce((sum, piece) => sum + piece.volumeMl / STIFF_SHARE, 0);
   const softMl = soft.reduce((sum, thing) => sum + fillMl(thing), 0);
   const looseMl = soft.reduce((sum, thing) => sum + looseFillMl(thing), 0);
   // Voids matter only to what would fill them, and not while there is much more room than that.
-  const usable = looseMl > ROOMY * leftOver ? usableMl() : leftOver;
-  const deadMl = leftOver - usable;
-  const neededMl = stiffMl + leftMl + deadMl + softMl;
-  const layers = layersOf(chamber, lying, soft, usable, leftOver, softMl, looseMl);
+  const usableMl = looseMl > ROOMY * leftOverMl ? lay.usableMl() : leftOverMl;
+  const stiffMl = lay.stiffMl + leftMl;
+  const neededMl = stiffMl + (leftOverMl - usableMl) + softMl;
+  const closes = lay.left.length === 0 && neededMl <= chamber.volumeMl + 1e-6;
+  return { lay, closes, stiffMl, leftOverMl, usableMl, softMl, looseMl, neededMl };
+}
+
+/** The same; where only voids in which nothing soft goes keep it from closing, of the ways known the one that needs least. */
+function filled(chamber: Chamber, soft: readonly Thing[], first: StiffLay): Filling {
+  let filling = fillingOf(chamber, soft, first);
+  let way: StiffLay | null = first;
+  const isKeptByVoids = ({ closes, lay, stiffMl, softMl }: Filling) =>
+    !closes && lay.left.length === 0 && stiffMl + softMl <= chamber.volumeMl;
+  while (isKeptByVoids(filling)) {
+    way = way.another();
+    if (!way) break;
+    const other = fillingOf(chamber, soft, way);
+    if (other.neededMl < filling.neededMl) filling = other;
+  }
+  return filling;
+}
+
+/** A filling with where the soft lie, and what lies under what. */
+function fitOf(chamber: Chamber, things: readonly Thing[], soft: readonly Thing[], filling: Filling): Fit {
+  const { lay, closes, stiffMl, leftOverMl, usableMl, softMl, looseMl, neededMl } = filling;
+  const { lying, left } = lay;
+  const layers = layersOf(chamber, soft, filling);
   let filledMm = 0;
   for (const { u1 } of lying) filledMm = Math.max(filledMm, u1);
   for (const { toMm } of layers) filledMm = Math.max(filledMm, toMm);
   return {
-    closes: left.length === 0 && neededMl <= chamber.volumeMl + 1e-6,
+    closes,
     lying,
     layers,
     noPlace: [...new Set(left.map(({ thingId }) => thingId))],
-    stiffMl: stiffMl + leftMl,
-    deadMl,
+    stiffMl,
+    deadMl: leftOverMl - usableMl,
     softMl,
     neededMl,
     tightness:
       looseMl > 0
-        ? usable > 0
-          ? looseMl / usable
+        ? usableMl > 0
+          ? looseMl / usableMl
           : Infinity
-        : (stiffMl + leftMl) / Math.max(chamber.volumeMl, 1e-9),
+        : stiffMl / Math.max(chamber.volumeMl, 1e-9),
     filledMm,
     under: chamber.faceOpen ? [] : underOthers(lying, layers, things),
   };
 }
-
-/** Whether it would close but for voids in which nothing soft goes. */
-const keptByVoids = ({ volumeMl }: Chamber, { closes, noPlace, neededMl, deadMl }: Fit): boolean =>
-  !closes && noPlace.length === 0 && neededMl - deadMl <= volumeMl;
 
 function layOf(
   chamber: Chamber,
@@ -265,20 +299,16 @@ export function fitsAlone(chamber: Chamber, thing: Thing): boolean {
 /** Soft things from the bottom up: loose where there is room, else all pressed by the same share of what they give. */
 function layersOf(
   chamber: Chamber,
-  placed: readonly Lying[],
   soft: readonly Thing[],
-  usable: number,
-  leftOver: number,
-  softMl: number,
-  looseMl: number,
+  { lay, usableMl, leftOverMl, softMl, looseMl }: Filling,
 ): Layer[] {
   if (soft.length === 0) return [];
-  const free = freeSlices(chamber, placed);
+  const free = freeSlices(chamber, lay.lying);
   // Dead voids are spread over the height.
-  const scale = leftOver > 0 ? usable / leftOver : 0;
+  const scale = leftOverMl > 0 ? usableMl / leftOverMl : 0;
   for (let i = 0; i < free.length; i += 1) free[i]! *= scale;
   const given = looseMl - softMl;
-  const pressed = given > 0 ? Math.min(1, Math.max(0, (looseMl - usable) / given)) : 1;
+  const pressed = given > 0 ? Math.min(1, Math.max(0, (looseMl - usableMl) / given)) : 1;
   let below = 0;
   let at = 0;
   return soft.map((thing) => {

@@ -3,7 +3,7 @@ import type { Thing } from '@/core/kit/thing';
 import type { Chamber } from './chamber';
 import { chamberOf } from './chamberOf';
 import { split } from './split';
-import { fitIn, fitsAlone, layAll, layStiff, type Fit, type StiffLay } from './fit';
+import { closesIn, fitIn, fitsAlone, layAll, layStiff, type Fit, type StiffLay } from './fit';
 
 /**
  * What was found once is kept for as long as the same objects are: plans are values that are never changed in place, so
@@ -12,6 +12,7 @@ import { fitIn, fitsAlone, layAll, layStiff, type Fit, type StiffLay } from './f
  */
 const chambers = new WeakMap<Compartment, { opening: Bag['opening']; chamber: Chamber }>();
 const fits = new WeakMap<Chamber, Map<string, Fit>>();
+const closes = new WeakMap<Chamber, Map<string, boolean>>();
 const lays = new WeakMap<Chamber, Map<string, StiffLay>>();
 const allIn = new WeakMap<Chamber, Map<string, StiffLay | null>>();
 const closings = new WeakMap<Chamber, Map<string, Closing | null>>();
@@ -39,10 +40,20 @@ export function knownChamber(bag: Pick<Bag, 'opening'>, compartment: Compartment
 
 /** How a set of things lies in it, whatever order they come in; found once. */
 export function knownFit(chamber: Chamber, things: readonly Thing[]): Fit {
-  const sorted = [...things].sort((a, b) => numberOf(a) - numberOf(b));
+  const sorted = inOneOrder(things);
   const find = () => fitIn(chamber, sorted, knownLay(lays, chamber, sorted, layStiff));
   return kept(fits, chamber, keyOf(sorted), find);
 }
+
+/** Whether it closes then, where no more is asked. */
+export function knownToClose(chamber: Chamber, things: readonly Thing[]): boolean {
+  const sorted = inOneOrder(things);
+  const find = () => closesIn(chamber, sorted, knownLay(lays, chamber, sorted, layStiff));
+  return kept(closes, chamber, keyOf(sorted), find);
+}
+
+const inOneOrder = (things: readonly Thing[]): Thing[] =>
+  [...things].sort((a, b) => numberOf(a) - numberOf(b));
 
 /**
  * How the stiff among some things lie, null where not all of them do, without going back where a few find no place: as the

@@ -2,6 +2,7 @@ import type { Plan } from '@/core/plan/plan';
 import type { Instance } from './instance';
 import { APART_POINTS, linearPoints } from './costs';
 import { FittedState } from './fitted';
+import { optionsOf } from './search';
 import { bitOf, NATURE_WORDS, troublesBetween, type Nature } from './natures';
 
 /** Why a thing lies where the loader put it, and what the next best place would cost. */
@@ -18,6 +19,7 @@ export function explainLoad(plan: Plan, instance: Instance, where: Int32Array): 
   const fitted = new FittedState(instance);
   const all = instance.things.map((_, i) => i);
   fitted.fits.patiently(() => fitted.restore(all, where));
+  const options = optionsOf(instance, all);
   const keptFrom = companyAvoided(instance, where);
   const reasons: Reason[] = [];
   for (let i = 0; i < instance.n; i += 1) {
@@ -25,26 +27,22 @@ export function explainLoad(plan: Plan, instance: Instance, where: Int32Array): 
     if (here < 0) continue;
     const thing = instance.things[i]!;
     const chosen = linearPoints(plan, thing, instance.spots[here]!);
-    let second: { j: number; extra: number } | null = null;
-    let possible = 0;
     const others = { handling: 0, reach: 0, dry: 0 };
-    for (let j = 0; j < instance.m; j += 1) {
-      if (j === here || !instance.allowed[i * instance.m + j]) continue;
-      possible += 1;
+    const elsewhere = options[i]!.filter((j) => j !== here);
+    for (const j of elsewhere) {
       const cost = linearPoints(plan, thing, instance.spots[j]!);
       others.handling += cost.handling;
       others.reach += cost.reach;
       others.dry += cost.dry;
-      const extra = fitted.fits.patiently(() => fitted.changeOf(i, j, second?.extra ?? Infinity));
-      if (extra < (second?.extra ?? Infinity)) second = { j, extra };
     }
+    const second = fitted.fits.patiently(() => fitted.cheapest(i, elsewhere, Infinity));
     reasons.push({
       thingId: thing.id,
       compartmentId: instance.spots[here]!.id,
-      because: because(instance, where, i, chosen, others, possible, keptFrom(i)),
+      because: because(instance, where, i, chosen, others, elsewhere.length, keptFrom(i)),
       secondBest: second && {
         compartmentId: instance.spots[second.j]!.id,
-        extraPoints: Math.max(0, second.extra),
+        extraPoints: Math.max(0, second.change),
       },
     });
   }

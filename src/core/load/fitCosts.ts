@@ -1,5 +1,5 @@
 import { fitIn, layWhatGoes } from '@/core/fit/fit';
-import { knownClosing, knownFit, type Closing } from '@/core/fit/known';
+import { knownClosing, knownFit, knownToClose, type Closing } from '@/core/fit/known';
 import { split } from '@/core/fit/split';
 import type { Thing } from '@/core/kit/thing';
 import type { Random } from '@/core/random';
@@ -271,10 +271,8 @@ export class FitCosts {
     const things: Thing[] = [];
     for (let p = 0; p < count; p += 1) for (const thing of instance.outer[lots[p]!]!) things.push(thing);
     let closing = knownClosing(chamber, things);
-    if (this.isPatient && !closing?.closes) {
-      const fit = knownFit(chamber, things);
-      if (fit.closes) closing = fit;
-    }
+    if (this.isPatient && !closing?.closes && knownToClose(chamber, things))
+      closing = knownFit(chamber, things);
     const cost: Cost = closing
       ? this.laidDown(j, closing, [])
       : { ...NOTHING, overMl: Infinity, stiffLies: false, toLay: things };

@@ -63,7 +63,28 @@ export class FittedState {
     return worse ? Infinity : sums + fits.changeOrder;
   }
 
-  /** The same without what must be dug out, and without asking whether it closes beyond litres. */
+  /**
+   * Of some compartments the one that thing i goes to for the least points as things lie, and what that changes; null where
+   * none changes less than `below`.
+   */
+  cheapest(i: number, compartments: Int32Array, below: number): { j: number; change: number } | null {
+    const { state, fits } = this;
+    const from = state.where[i]!;
+    const saved = this.saved(i, from);
+    // By the sums first: most often the first is the one, and no other asks how things would lie.
+    const ranked = Array.from(compartments, (j) => ({ j, sums: this.sumsOf(i, j) }));
+    ranked.sort((a, b) => a.sums - b.sums);
+    let best: { j: number; change: number } | null = null;
+    for (const { j, sums } of ranked) {
+      if (sums - saved >= (best?.change ?? below)) break;
+      fits.ask(i, from, j, -1);
+      const change = sums + fits.changeOrder;
+      if (fits.changeOverMl <= 1e-6 && change < (best?.change ?? below)) best = { j, change };
+    }
+    return best;
+  }
+
+  /** What that changes without what must be dug out, and without asking whether it closes beyond litres. */
   private sumsOf(i: number, j: number): number {
     const { state, fits } = this;
     const from = state.where[i]!;
@@ -156,16 +177,8 @@ export class FittedState {
     const at = new Map(free.map((i, a) => [i, a]));
     for (const i of greedyOrder(this.instance, free)) {
       if (this.state.where[i]! >= 0) continue;
-      // The cheapest by the sums first: most often it is the one, and no other asks how things would lie.
-      const ranked = Array.from(options[at.get(i)!]!, (j) => ({ j, sums: this.sumsOf(i, j) }));
-      ranked.sort((a, b) => a.sums - b.sums);
-      let [to, least] = [-1, -1e-9];
-      for (const { j, sums } of ranked) {
-        if (sums >= least) continue;
-        const change = this.changeOf(i, j, least);
-        if (change < least) [to, least] = [j, change];
-      }
-      if (to >= 0) this.move(i, to);
+      const to = this.cheapest(i, options[at.get(i)!]!, -LEAST_GAIN);
+      if (to) this.move(i, to.j);
     }
   }
 

@@ -1,10 +1,10 @@
 import type { Thing } from '@/core/kit/thing';
 import { thingMassG } from '@/core/kit/thing';
 import type { Fix } from '@/core/checks/finding';
-import type { Facts } from '@/core/plan/facts';
+import type { CompartmentFacts, Facts } from '@/core/plan/facts';
 import { linearPoints } from './costs';
 import type { Fit } from '@/core/fit/fit';
-import { knownFit } from '@/core/fit/known';
+import { knownFit, knownToClose } from '@/core/fit/known';
 import { leastRoomMl } from '@/core/fit/split';
 import { BODY_LIMIT_G, obstacleFor, staysDry } from './rules';
 import { companyOf, isUnwanted } from './wishes';
@@ -28,40 +28,40 @@ export function roomFor(
 ): Spot[] {
   if (facts.holders.has(thing.id)) return [];
   const current = facts.compartmentOf.get(thing.id);
-  const { together, contents } = companyOf(facts, thing);
+  const already = current === undefined ? null : facts.byCompartment.get(current)!.spot;
   const massG = massWithContentsG(facts, thing);
-  const bodyG = facts.spots
-    .filter((spot) => spot.onBody)
-    .reduce((sum, spot) => sum + facts.byCompartment.get(spot.id)!.massG, 0);
+  const leastMl = leastRoomMl(thing);
+  const onBodyG = () =>
+    facts.compartments.reduce((sum, held) => sum + (held.spot.onBody ? held.massG : 0), 0);
+  // Asked for dozens of things after each edit: first what rules out most and costs least.
+  const hasRoom = ({ spot, fit, massG: heldG }: CompartmentFacts): boolean => {
+    // What does not go in by litres need not be laid down to know it.
+    if (spot.id === current || fit.stiffMl + fit.softMl + leastMl > spot.capacityMl) return false;
+    if (heldG + massG > (spot.compartment.limitG ?? Infinity)) return false;
+    if (spot.onBody && !already?.onBody && onBodyG() + massG > BODY_LIMIT_G) return false;
+    const bag = facts.byBag.get(spot.bag.id)!;
+    return already?.bag.id === spot.bag.id || bag.contentsG + massG <= bag.limitG;
+  };
+  const roomy = facts.compartments.filter((held) => hasRoom(held) && accepts(held.spot));
+  if (roomy.length === 0) return [];
+  const { together, contents } = companyOf(facts, thing);
   const mayTake = (spot: Spot): boolean => {
-    if (spot.id === current || !accepts(spot)) return false;
     if ([thing, ...contents].some((one) => isUnwanted(facts.plan, one.id, spot.id))) return false;
     if (together.some((id) => (facts.compartmentOf.get(id) ?? spot.id) !== spot.id)) return false;
-    if (obstacleFor(thing, spot) || contents.some((one) => !staysDry(one, spot))) return false;
-    const compartment = facts.byCompartment.get(spot.id)!;
-    // What does not go in by litres need not be laid down to know it.
-    if (compartment.fit.stiffMl + compartment.fit.softMl + leastRoomMl(thing) > spot.capacityMl) return false;
-    const bag = facts.byBag.get(spot.bag.id)!;
-    const already = current === undefined ? undefined : facts.byCompartment.get(current)?.spot;
-    const fromSameBag = already?.bag.id === spot.bag.id;
-    return (
-      compartment.massG + massG <= (spot.compartment.limitG ?? Infinity) &&
-      (fromSameBag || bag.contentsG + massG <= bag.limitG) &&
-      (!spot.onBody || already?.onBody || bodyG + massG <= BODY_LIMIT_G)
-    );
+    return !obstacleFor(thing, spot) && contents.every((one) => staysDry(one, spot));
   };
   const points = (spot: Spot): number => {
     const cost = linearPoints(facts.plan, thing, spot);
     return cost.handling + cost.reach + cost.dry;
   };
-  const ranked = facts.spots
-    .filter(mayTake)
-    .map((spot) => ({ spot, points: points(spot) }))
+  const ranked = roomy
+    .filter(({ spot }) => mayTake(spot))
+    .map(({ spot }) => ({ spot, points: points(spot) }))
     .sort((a, b) => a.points - b.points);
   const found: Spot[] = [];
   for (const { spot } of ranked.slice(0, MOST_ASKED)) {
     if (found.length >= most) break;
-    if (fitWith(facts, spot, thing).closes) found.push(spot);
+    if (knownToClose(spot.chamber, besides(facts, spot, thing))) found.push(spot);
   }
   return found;
 }
@@ -75,10 +75,14 @@ export function massWithContentsG(facts: Facts, thing: Thing): number {
 }
 
 /** How things would lie in a compartment with one more in it. */
-export function fitWith(facts: Facts, spot: Spot, thing: Thing): Fit {
-  const { things } = facts.byCompartment.get(spot.id)!;
-  return knownFit(spot.chamber, [...things.filter(({ id }) => !facts.holders.has(id)), thing]);
-}
+export const fitWith = (facts: Facts, spot: Spot, thing: Thing): Fit =>
+  knownFit(spot.chamber, besides(facts, spot, thing));
+
+/** What lies in a compartment by itself, and one thing more. */
+const besides = ({ byCompartment, holders }: Facts, spot: Spot, thing: Thing): Thing[] => [
+  ...byCompartment.get(spot.id)!.things.filter(({ id }) => !holders.has(id)),
+  thing,
+];
 
 export const moveFix = (thing: Thing, spot: Spot): Fix => ({
   label: `Move ${thing.name} to ${spot.name}`,
