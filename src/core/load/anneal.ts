@@ -120,9 +120,14 @@ export class Annealer {
     );
   }
 
-  /** Takes up an assignment: compartment index of each thing, −1 for the floor. */
-  start(from: ArrayLike<number>): void {
-    const { where, stiffCapacity, roomMl } = this.loop.arrays;
+  /**
+   * Takes up an assignment: compartment index of each thing, −1 for the floor.
+   *
+   * @param staying by thing: where it is 1, the thing stays until the next start; null for none
+   */
+  start(from: ArrayLike<number>, staying: Uint8Array | null = null): void {
+    const { where, stays, stiffCapacity, roomMl } = this.loop.arrays;
+    stays.set(staying ?? stays.fill(0));
     for (let i = 0; i < where.length; i += 1) where[i] = from[i]! + 1;
     if (this.roomMl) roomMl.set(this.roomMl, 1);
     if (this.stiffCapacityMl) stiffCapacity.set(this.stiffCapacityMl, 1);
@@ -278,6 +283,7 @@ const arraysOf = ({ n, m, capacityMl }: Instance, points: Float64Array) => ({
   cutsMl: new Float64Array((m + 1) * MOST_CUTS),
   cutCounts: new Int32Array(m + 1),
   isOpen: new Uint8Array(m + 1),
+  stays: new Uint8Array(n),
 });
 
 /** Puts thing i into a set. */

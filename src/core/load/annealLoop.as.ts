@@ -124,6 +124,8 @@ export let cuts: Things = changetype<Things>(0);
 export let cutsMl: Floats = changetype<Floats>(0);
 export let cutCounts: Ints = changetype<Ints>(0);
 export let isOpen: Bytes = changetype<Bytes>(0);
+/** By thing: 1 where it stays where it is, whatever is open. */
+export let stays: Bytes = changetype<Bytes>(0);
 export let leastTotal: f64 = Infinity;
 export let heat: f64 = 0;
 export let cooling: f64 = 0;
@@ -285,7 +287,7 @@ export function start(): void {
   for (let i = 0; i < n; i += 1) {
     const own = thing(i);
     const c = place(where[i]);
-    if (own.choiceCount > 0) enter(own, c);
+    if (own.choiceCount > 0 && !stays[i]) enter(own, c);
     else own.place = c;
     sum += own.points[c.index];
     if (c.mayClash) c.clashMl += clashOf(own, c, c.held);
@@ -327,13 +329,13 @@ export function start(): void {
   leastTotal = over <= closes ? total : Infinity;
 }
 
-/** Opens the places told by `isOpen`, and what lies in them. Returns how many things that is. */
+/** Opens the places told by `isOpen`, and what lies in them and does not stay. Returns how many things that is. */
 export function open(): i32 {
   for (let c = 0; c < M; c += 1) place(c).isOpen = isOpen[c];
   drawnCount = 0;
   for (let p = 0; p < freeCount; p += 1) {
     const own = thing(free[p]);
-    if (own.place.isOpen) drawn[drawnCount++] = <i32>changetype<usize>(own);
+    if (own.place.isOpen && !stays[own.index]) drawn[drawnCount++] = <i32>changetype<usize>(own);
   }
   return drawnCount;
 }

@@ -4,6 +4,7 @@ import { clashesOf } from './clashes';
 import { LEAVE_POINTS } from './costs';
 import { FittedState } from './fitted';
 import { withLeastRoom, type Instance } from './instance';
+import { alikeIn } from './alikeIn';
 import { brokenRules } from './objective';
 import { optionsOf } from './search';
 import { Lead } from './lead';
@@ -21,7 +22,7 @@ export const ROUNDS = 100;
  * The first rounds move anything, and find the rough shape, which later ones seldom change: so the search starts several
  * times, so many rounds each, and goes on from the best of all. Their heats in points, one after the other.
  */
-const STARTS = 4;
+const STARTS = 3;
 const ROUNDS_A_START = 4;
 const HOTS = [15, 3, 60] as const;
 const MOVES_OF_ALL = 96_000;
@@ -35,6 +36,12 @@ const LEAST_OPEN = 0.6;
 const MOST_OPEN = 1;
 const HOTS_OF_PART = [15, 5, 5] as const;
 const MOVES_OF_PART = 50_000;
+/**
+ * Or it moves only what another start had elsewhere at its end: so many rounds right after the starts, and of the others such
+ * a share (decision 0032).
+ */
+const FIRST_MERGES = 12;
+const MERGES = 0.5;
 const COLD = 0.1;
 /** Share of the moves that are exchanges. */
 const SWAPS = 0.82;
@@ -96,8 +103,9 @@ export interface SearchOptions {
  * does not lie led to one near by that does (`settle`); in a start, what still finds no place is taken out and put where it
  * does; then descent with order counted in. The first rounds start several times over, move anything, and have what is needed
  * most cost twice as much to leave; each later one opens a part of the compartments, drawn anew, and leaves the rest as it
- * lies (large neighbourhood search, Shaw 1998), and is given up half-way where nothing is to be hoped of it. The load as it
- * is counts as found, and so do those known, as far as things may still be there: searching on from them never ends worse.
+ * lies (large neighbourhood search, Shaw 1998), or moves only what another start ended up with elsewhere, and is given up
+ * half-way where nothing is to be hoped of it. The load as it is counts as found, and so do those known, as far as things may
+ * still be there: searching on from them never ends worse.
  *
  * @param random seeded source; the same seed, rounds and known loads give the same load
  * @returns where each thing goes: compartment index, or −1 for the floor
@@ -158,6 +166,7 @@ export function* searchLoad(
   fitted.restore(free, best);
   lead.look();
   const first = lead.from;
+  const ends: Int32Array[] = [];
   let bound = -Infinity;
   for (let round = 0; bestTotal > bound + 1e-6 && (round < rounds || goesOn()); round += 1) {
     const isStart = round < STARTS * ROUNDS_A_START;
@@ -170,14 +179,16 @@ export function* searchLoad(
     roomMl.set(instance.capacityMl);
     const held = stiffMlOf(instance, lead.from);
     for (let j = 0; j < instance.m; j += 1) stiffCapacityMl[j] = Math.max(learnedMl[j]!, held[j]!);
-    annealer.start(where);
+    const isMerge = !isStart && (round < STARTS * ROUNDS_A_START + FIRST_MERGES || random() < MERGES);
+    const staying = isMerge ? alikeIn(lead.from, ends, where, random) : null;
+    annealer.start(where, staying);
     const atStart = annealer.bestTotal();
     const done = Math.min(1, (round + 1) / rounds);
     if (isStart) annealer.run({ hot: HOTS[round % HOTS.length]!, cold: COLD }, MOVES_OF_ALL);
     else {
       const hot = HOTS_OF_PART[round % HOTS_OF_PART.length]!;
       const share = LEAST_OPEN + random() * (MOST_OPEN - LEAST_OPEN);
-      const open = somePlaces(instance.m, share, to, random);
+      const open = staying ? null : somePlaces(instance.m, share, to, random);
       const mark = { points: lead.price, aHeat: MARK_A_HEAT * instance.n };
       if (!annealer.run({ hot, cold: COLD }, MOVES_OF_PART, open, mark)) {
         yield { done, best: bestTotal, where: null };
@@ -198,6 +209,7 @@ export function* searchLoad(
     if (!isStart && isBetter()) fits.patiently(() => fitted.fill(free, options));
     const told = report(done);
     lead.look();
+    if (isStart && round % ROUNDS_A_START === ROUNDS_A_START - 1) ends.push(lead.from);
     if (round === STARTS * ROUNDS_A_START - 1 && free.every((i) => best[i]! >= 0)) bound = boundOf(bestTotal);
     yield told;
   }
