@@ -22,7 +22,7 @@ export const ROUNDS = 100;
  * The first rounds move anything, and find the rough shape, which later ones seldom change: so the search starts several
  * times, so many rounds each, and goes on from the best of all. Their heats in points, one after the other.
  */
-const STARTS = 3;
+const STARTS = 4;
 const ROUNDS_A_START = 4;
 const HOTS = [15, 3, 60] as const;
 const MOVES_OF_ALL = 96_000;
