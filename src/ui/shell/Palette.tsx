@@ -104,6 +104,8 @@ export function Palette({ onClose, onKeys }: { onClose: () => void; onKeys: () =
       scrollable
       maxHeight={420}
       shortcut={null}
+      // Gone at once: while it fades, what is pressed next for the thing in hand would go into its field.
+      transitionProps={{ duration: 0 }}
       nothingFound="Nothing by that name on this trip"
       searchProps={{ placeholder: 'A thing, bag, stage or command', 'aria-label': 'Find' }}
       onSpotlightClose={onClose}
