@@ -409,13 +409,13 @@ const troubles: { check: string; plan: Plan; severity: Finding['severity']; says
     },
     {
       check: 'companions',
-      // Neither side is one thing alone: a bag round the fewer.
+      // Neither side is one thing alone: a bag round the fewer. Of what is alike the first of the kit lies lowest.
       plan: beside(
         ...['pegs', 'knife'].map((id) => sampleThing(id, { traits: ['sharp'], volumeMl: 60 })),
         ...['mat', 'pillow'].map((id) => sampleThing(id, { traits: ['inflatable'], volumeMl: 300 })),
       ),
       severity: 'note',
-      says: /^pegs and knife with pillow and mat in roll/,
+      says: /^knife and pegs with pillow and mat in roll/,
       mends: true,
     },
     {

@@ -38,22 +38,20 @@ export function knownChamber(bag: Pick<Bag, 'opening'>, compartment: Compartment
   return chamber;
 }
 
-/** How a set of things lies in it, whatever order they come in; found once. */
-export function knownFit(chamber: Chamber, things: readonly Thing[]): Fit {
-  const sorted = inOneOrder(things);
-  const find = () => fitIn(chamber, sorted, knownLay(lays, chamber, sorted, layStiff));
-  return kept(fits, chamber, keyOf(sorted), find);
-}
+/**
+ * How a set of things lies in it; found once.
+ *
+ * @param things in the order of the kit: of two that are alike in all that counts the first is laid first, so the order must
+ * not hang on what was edited before
+ */
+export const knownFit = (chamber: Chamber, things: readonly Thing[]): Fit =>
+  kept(fits, chamber, keyOf(things), () => fitIn(chamber, things, knownLay(lays, chamber, things, layStiff)));
 
 /** Whether it closes then, where no more is asked. */
-export function knownToClose(chamber: Chamber, things: readonly Thing[]): boolean {
-  const sorted = inOneOrder(things);
-  const find = () => closesIn(chamber, sorted, knownLay(lays, chamber, sorted, layStiff));
-  return kept(closes, chamber, keyOf(sorted), find);
-}
-
-const inOneOrder = (things: readonly Thing[]): Thing[] =>
-  [...things].sort((a, b) => numberOf(a) - numberOf(b));
+export const knownToClose = (chamber: Chamber, things: readonly Thing[]): boolean =>
+  kept(closes, chamber, keyOf(things), () =>
+    closesIn(chamber, things, knownLay(lays, chamber, things, layStiff)),
+  );
 
 /**
  * How the stiff among some things lie, null where not all of them do, without going back where a few find no place: as the

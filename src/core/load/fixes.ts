@@ -78,11 +78,12 @@ export function massWithContentsG(facts: Facts, thing: Thing): number {
 export const fitWith = (facts: Facts, spot: Spot, thing: Thing): Fit =>
   knownFit(spot.chamber, besides(facts, spot, thing));
 
-/** What lies in a compartment by itself, and one thing more. */
-const besides = ({ byCompartment, holders }: Facts, spot: Spot, thing: Thing): Thing[] => [
-  ...byCompartment.get(spot.id)!.things.filter(({ id }) => !holders.has(id)),
-  thing,
-];
+/** What lies in a compartment by itself, and one thing more, in the order of the kit. */
+function besides({ plan, compartmentOf, holders }: Facts, spot: Spot, thing: Thing): Thing[] {
+  return plan.things.filter(
+    (one) => one.id === thing.id || (compartmentOf.get(one.id) === spot.id && !holders.has(one.id)),
+  );
+}
 
 export const moveFix = (thing: Thing, spot: Spot): Fix => ({
   label: `Move ${thing.name} to ${spot.name}`,

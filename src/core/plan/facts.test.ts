@@ -217,7 +217,8 @@ describe('any plan', () => {
             kept += after.compartments.filter((own, i) => own === before.compartments[i]).length;
         }
       }),
-      { numRuns: 25 },
+      // The example changed one of two soft things alike: which lies under which was told by what had been edited.
+      { numRuns: 25, examples: [[387_908]] },
     );
     expect(kept).toBeGreaterThan(500);
   });
