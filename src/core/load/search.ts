@@ -7,7 +7,7 @@ import { LoadState } from './state';
  * Moves tried in one search: a number of moves, not of seconds, so that a seed gives the same load anywhere. Less than a
  * second of one thread for 40 to 120 things (measured; `npm run bench:load`).
  */
-export const defaultMoves = (things: number): number => 6_700_000 + 6_700 * things;
+export const defaultMoves = (things: number): number => 4_000_000 + 4_000 * things;
 /**
  * Annealings from the greedy load, each its own way: what is left behind, and which of the large bags takes what, is
  * seldom chosen anew later. Their share of all moves, and their heat in points.
