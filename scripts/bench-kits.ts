@@ -5,7 +5,8 @@ import { spawn } from 'node:child_process';
 import { once } from 'node:events';
 import { text } from 'node:stream/consumers';
 import { parseArgs } from 'node:util';
-import { kitsOf, summaryOf, type KitLine } from './lib/kits';
+import { kitsOf, summaryOf, type Kit, type KitLine } from './lib/kits';
+import { exitOn } from './lib/say';
 
 const { values } = parseArgs({
   options: {
@@ -24,15 +25,24 @@ const {
 } = values;
 const options = ['--seconds', seconds, ...(fit ? ['--fit'] : []), ...(warm ? ['--warm', warm] : [])];
 
-const lines: KitLine[] = [];
-for (const { seed, things } of kitsOf(values.seeds, sizes)) {
+async function lineOf({ seed, things }: Kit): Promise<string> {
   const kit = ['--seed', String(seed), '--things', String(things)];
   const child = spawn(process.execPath, ['scripts/bootstrap.mjs', 'bench-load', ...kit, ...options], {
     stdio: ['ignore', 'pipe', 'inherit'],
   });
   const [line, [status]] = await Promise.all([text(child.stdout), once(child, 'close')]);
   if (status !== 0) throw new Error(`bench:load ended with ${status} at ${kit.join(' ')}.`);
-  process.stdout.write(line);
-  lines.push(JSON.parse(line) as KitLine);
+  return line;
 }
-console.log(JSON.stringify(summaryOf(lines)));
+
+async function all(): Promise<void> {
+  const lines: KitLine[] = [];
+  for (const kit of kitsOf(values.seeds, sizes)) {
+    const line = await lineOf(kit);
+    process.stdout.write(line);
+    lines.push(JSON.parse(line) as KitLine);
+  }
+  console.log(JSON.stringify(summaryOf(lines)));
+}
+
+all().catch(exitOn);
