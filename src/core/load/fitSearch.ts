@@ -1,3 +1,4 @@
+import type { Thing } from '@/core/kit/thing';
 import type { Random } from '@/core/random';
 import { Annealer } from './anneal';
 import { clashesOf } from './clashes';
@@ -26,8 +27,16 @@ const STARTS = 4;
 const ROUNDS_A_START = 4;
 const HOTS = [15, 3, 60] as const;
 const MOVES_OF_ALL = 96_000;
-/** In them what is needed most costs so many times as much to leave: once it is out it seldom comes in again. */
-const DEARER_AT_FIRST = 2;
+/**
+ * In them it costs so many times as much to leave a thing, by how much the trip needs it: what is out once seldom comes in
+ * again. In each another share, since which things stay behind is what a start decides (decision 0034).
+ */
+const DEARER_AT_FIRST: readonly Record<Thing['need'], number>[] = [
+  { must: 2, should: 1, nice: 1 },
+  { must: 2, should: 2, nice: 1 },
+  { must: 2, should: 1.4, nice: 1 },
+  { must: 2, should: 2, nice: 2 },
+];
 /**
  * Each later round moves only what lies in most of the compartments and on the floor, which fewer moves search as closely:
  * a share of the compartments, from the least to the most.
@@ -101,8 +110,8 @@ export interface SearchOptions {
  * gives stiff things their own volume, but no compartment more of them than it was found to take (`STIFF_AT_FIRST`), and no
  * two that do not lie there together (`clashesOf`): what it calls a load then nearly is one. It is laid down, and where it
  * does not lie led to one near by that does (`settle`); in a start, what still finds no place is taken out and put where it
- * does; then descent with order counted in. The first rounds start several times over, move anything, and have what is needed
- * most cost twice as much to leave; each later one opens a part of the compartments, drawn anew, and leaves the rest as it
+ * does; then descent with order counted in. The first rounds start several times over, move anything, and have it cost
+ * more to leave things, in each start other ones; each later one opens a part of the compartments, drawn anew, and leaves the rest as it
  * lies (large neighbourhood search, Shaw 1998), or moves only what another start ended up with elsewhere, and is given up
  * half-way where nothing is to be hoped of it. The load as it is counts as found, and so do those known, as far as things may
  * still be there: searching on from them never ends worse.
@@ -143,9 +152,8 @@ export function* searchLoad(
     yield report(0);
   }
   if (free.length === 0 || instance.m === 0) return best;
-  const needed = free.filter(
-    (i) => instance.leave[i]! >= LEAVE_POINTS.must * instance.weights['left behind'],
-  );
+  const needs = needsOf(instance);
+  const needed = free.filter((i) => needs[i] === 'must');
   loadNeededFirst(fitted, needed, free, options);
   yield report(0.02);
   const loose = withLeastRoom(instance);
@@ -160,9 +168,12 @@ export function* searchLoad(
     roomMl,
   });
   for (const { i, k, j } of clashesOf(instance)) annealer.forbid(j, [i, k]);
-  const lead = new Lead(fitted, annealer, needed);
-  lead.makeNeededDearer(DEARER_AT_FIRST);
-  lead.look();
+  const lead = new Lead(fitted, annealer, free);
+  const startFrom = (where: Int32Array, start: number) => {
+    lead.priceLeaving((i) => DEARER_AT_FIRST[start % DEARER_AT_FIRST.length]![needs[i]!]);
+    lead.begin(where);
+  };
+  startFrom(fitted.state.where.slice(), 0);
   fitted.restore(free, best);
   lead.look();
   const first = lead.from;
@@ -170,10 +181,10 @@ export function* searchLoad(
   let bound = -Infinity;
   for (let round = 0; bestTotal > bound + 1e-6 && (round < rounds || goesOn()); round += 1) {
     const isStart = round < STARTS * ROUNDS_A_START;
-    if (isStart && round % ROUNDS_A_START === 0) lead.begin(free, first);
+    if (isStart && round % ROUNDS_A_START === 0) startFrom(first, round / ROUNDS_A_START);
     if (round === STARTS * ROUNDS_A_START) {
-      lead.makeNeededDearer(1);
-      lead.begin(free, best);
+      lead.priceLeaving(() => 1);
+      lead.begin(best);
     }
     const { where, to } = withPairMoved(fitted, free, lead.from, random);
     roomMl.set(instance.capacityMl);
@@ -218,6 +229,14 @@ export function* searchLoad(
   fits.patiently(() => fitted.fill(free, options));
   yield report(1);
   return best;
+}
+
+/** By thing how much the trip needs it, by what leaving it and all that goes with it costs. */
+function needsOf({ leave, weights }: Instance): Thing['need'][] {
+  const from = (need: Thing['need']) => LEAVE_POINTS[need] * weights['left behind'];
+  return Array.from(leave, (points) =>
+    points >= from('must') ? 'must' : points >= from('should') ? 'should' : 'nice',
+  );
 }
 
 /**

@@ -3,39 +3,45 @@ import type { FittedState } from './fitted';
 
 /**
  * The load that a round of the search begins from: the one of least price met since it was begun anew. Its price is its
- * objective, with what is needed most so many times as dear to leave; the annealing is told the same.
+ * objective, with each thing so many times as dear to leave; the annealing is told the same.
  */
 export class Lead {
   from: Int32Array;
   price = Infinity;
-  private times = 1;
+  /** By thing, how many points leaving it costs beyond its own. */
+  private readonly beyond: Float64Array;
 
   constructor(
     private readonly fitted: FittedState,
     private readonly annealer: Annealer,
-    private readonly needed: readonly number[],
+    private readonly free: readonly number[],
   ) {
     this.from = fitted.state.where.slice();
+    this.beyond = new Float64Array(fitted.instance.n);
   }
 
-  /** Has what is needed most cost so many times its points to leave, from the next load looked at on. */
-  makeNeededDearer(times: number): void {
-    this.times = times;
-    for (const i of this.needed) this.annealer.priceLeaving(i, times * this.fitted.instance.leave[i]!);
+  /** Has each thing cost so many times its points to leave, from the next load looked at on. */
+  priceLeaving(timesOf: (i: number) => number): void {
+    const { leave } = this.fitted.instance;
+    for (const i of this.free) {
+      const points = timesOf(i) * leave[i]!;
+      this.beyond[i] = points - leave[i]!;
+      this.annealer.priceLeaving(i, points);
+    }
   }
 
   /** Begins anew from a load, whatever was met before; where that does not close, from the next one that does. */
-  begin(free: readonly number[], where: ArrayLike<number>): void {
-    this.fitted.restore(free, where);
+  begin(where: ArrayLike<number>): void {
+    this.fitted.restore(this.free, where);
     this.price = Infinity;
     this.look();
   }
 
   /** Takes the load as it is, where it closes and costs less. */
   look(): void {
-    const { state, instance, total } = this.fitted;
+    const { state, total } = this.fitted;
     let price = total;
-    for (const i of this.needed) if (state.where[i]! < 0) price += (this.times - 1) * instance.leave[i]!;
+    for (const i of this.free) if (state.where[i]! < 0) price += this.beyond[i]!;
     if (!this.fitted.closes() || price >= this.price - 1e-9) return;
     [this.from, this.price] = [state.where.slice(), price];
     this.annealer.allow(this.from);
