@@ -23,7 +23,6 @@ export const ROUNDS = 100;
  * The first rounds move anything, and find the rough shape, which later ones seldom change: so the search starts several
  * times, so many rounds each, and goes on from the best of all. Their heats in points, one after the other.
  */
-const STARTS = 4;
 const ROUNDS_A_START = 4;
 const HOTS = [15, 3, 60] as const;
 const MOVES_OF_ALL = 96_000;
@@ -37,6 +36,7 @@ const DEARER_AT_FIRST: readonly Record<Thing['need'], number>[] = [
   { must: 2, should: 1.4, nice: 1 },
   { must: 2, should: 2, nice: 2 },
 ];
+const STARTS = DEARER_AT_FIRST.length;
 /**
  * Each later round moves only what lies in most of the compartments and on the floor, which fewer moves search as closely:
  * a share of the compartments, from the least to the most.
@@ -111,9 +111,9 @@ export interface SearchOptions {
  * two that do not lie there together (`clashesOf`): what it calls a load then nearly is one. It is laid down, and where it
  * does not lie led to one near by that does (`settle`); in a start, what still finds no place is taken out and put where it
  * does; then descent with order counted in. The first rounds start several times over, move anything, and have it cost
- * more to leave things, in each start other ones; each later one opens a part of the compartments, drawn anew, and leaves the rest as it
- * lies (large neighbourhood search, Shaw 1998), or moves only what another start ended up with elsewhere, and is given up
- * half-way where nothing is to be hoped of it. The load as it is counts as found, and so do those known, as far as things may
+ * more to leave things, in each start other ones; each later one opens a part of the compartments, drawn anew, and leaves
+ * the rest as it lies (large neighbourhood search, Shaw 1998), or moves only what another start ended up with elsewhere, and
+ * is given up half-way where nothing is to be hoped of it. The load as it is counts as found, and so do those known, as far as things may
  * still be there: searching on from them never ends worse.
  *
  * @param random seeded source; the same seed, rounds and known loads give the same load
@@ -170,7 +170,7 @@ export function* searchLoad(
   for (const { i, k, j } of clashesOf(instance)) annealer.forbid(j, [i, k]);
   const lead = new Lead(fitted, annealer, free);
   const startFrom = (where: Int32Array, start: number) => {
-    lead.priceLeaving((i) => DEARER_AT_FIRST[start % DEARER_AT_FIRST.length]![needs[i]!]);
+    lead.priceLeaving((i) => DEARER_AT_FIRST[start]![needs[i]!]);
     lead.begin(where);
   };
   startFrom(fitted.state.where.slice(), 0);
