@@ -43,6 +43,12 @@ const STARTS = DEARER_AT_FIRST.length;
  */
 const LEAST_OPEN = 0.6;
 const MOST_OPEN = 1;
+/**
+ * What it begins from may be dearer than the best by less than such a share. It is the best again each time so many rounds
+ * that were carried to their end found none better (decision 0035).
+ */
+const DEARER = 0.002;
+const ROUNDS_APART = 8;
 const HOTS_OF_PART = [15, 5, 5] as const;
 const MOVES_OF_PART = 50_000;
 /**
@@ -106,7 +112,7 @@ export interface SearchOptions {
  * rule holds. Any-time: the first load that may be ridden is there at the first report, and so is each one after.
  *
  * A load that is known first, or else a greedy one; then one in which what is needed most has the bags to itself before the
- * rest comes. Then rounds of an annealing by litres, which tries millions of moves a second, each from the best so far. It
+ * rest comes. Then rounds of an annealing by litres, which tries millions of moves a second, each from the best so far or one hardly dearer. It
  * gives stiff things their own volume, but no compartment more of them than it was found to take (`STIFF_AT_FIRST`), and no
  * two that do not lie there together (`clashesOf`): what it calls a load then nearly is one. It is laid down, and where it
  * does not lie led to one near by that does (`settle`); in a start, what still finds no place is taken out and put where it
@@ -178,6 +184,7 @@ export function* searchLoad(
   lead.look();
   const first = lead.from;
   const ends: Int32Array[] = [];
+  let sinceBest = 0;
   let bound = -Infinity;
   for (let round = 0; bestTotal > bound + 1e-6 && (round < rounds || goesOn()); round += 1) {
     const isStart = round < STARTS * ROUNDS_A_START;
@@ -219,7 +226,12 @@ export function* searchLoad(
     // Nothing is to be left behind that by itself would go in, as the board says.
     if (!isStart && isBetter()) fits.patiently(() => fitted.fill(free, options));
     const told = report(done);
-    lead.look();
+    if (isStart) lead.look();
+    else {
+      sinceBest = told.where ? 0 : sinceBest + 1;
+      if (sinceBest % ROUNDS_APART > 0) lead.look(DEARER);
+      else lead.begin(best);
+    }
     if (isStart && round % ROUNDS_A_START === ROUNDS_A_START - 1) ends.push(lead.from);
     if (round === STARTS * ROUNDS_A_START - 1 && free.every((i) => best[i]! >= 0)) bound = boundOf(bestTotal);
     yield told;

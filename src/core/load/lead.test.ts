@@ -46,6 +46,31 @@ describe('the load a round begins from', () => {
     expect(dear!.told - plain!.told).toBeCloseTo(2 * nice, 9);
   });
 
+  test('may be a little dearer than the least met, counted from that one each time', () => {
+    const fitted = new FittedState(instance);
+    const own = new Lead(fitted, new Annealer(instance, free, 0, seededRandom(1)), free);
+    const priceOf = (where: Int32Array) => {
+      fitted.restore(free, where);
+      return fitted.total;
+    };
+    const look = (where: Int32Array, dearer: number) => {
+      fitted.restore(free, where);
+      own.look(dearer);
+      return own.from;
+    };
+    const least = priceOf(withoutTwo);
+    const share = priceOf(withoutOne) / least - 1;
+    own.begin(withoutTwo);
+    expect(look(withoutOne, 0.99 * share)).toEqual(withoutTwo);
+    expect(look(withoutOne, 1.01 * share)).toEqual(withoutOne);
+    // Within that share of the one it has, but not of the least.
+    const further = Int32Array.of(-1, -1, 0);
+    expect(priceOf(further) / priceOf(withoutOne) - 1).toBeLessThan(share);
+    expect(look(further, 1.01 * share)).toEqual(withoutOne);
+    expect(look(withoutTwo, 0)).toEqual(withoutTwo);
+    expect(own.price).toBe(least);
+  });
+
   test('begun anew forgets what was met before', () => {
     const fitted = new FittedState(instance);
     const own = new Lead(fitted, new Annealer(instance, free, 0, seededRandom(1)), free);
