@@ -47,7 +47,7 @@ const MOST_OPEN = 1;
  * What it begins from may be dearer than the best by less than such a share. It is the best again each time so many rounds
  * that were carried to their end found none better (decision 0035).
  */
-const DEARER = 0.002;
+const DEARER_THAN_BEST = 0.002;
 const ROUNDS_APART = 8;
 const HOTS_OF_PART = [15, 5, 5] as const;
 const MOVES_OF_PART = 50_000;
@@ -229,7 +229,8 @@ export function* searchLoad(
     if (isStart) lead.look();
     else {
       sinceBest = told.where ? 0 : sinceBest + 1;
-      if (sinceBest % ROUNDS_APART > 0) lead.look(DEARER);
+      // Begun anew from a new best too, which is the load as it is.
+      if (sinceBest % ROUNDS_APART > 0) lead.look(DEARER_THAN_BEST);
       else lead.begin(best);
     }
     if (isStart && round % ROUNDS_A_START === ROUNDS_A_START - 1) ends.push(lead.from);
