@@ -1,11 +1,12 @@
 // npm run bench:kits -- [--fit] [--seeds 1-20] [--things 60,80] [--seconds T] [--warm W]: bench:load for each of those kits, one
 // after the other and each in a process of its own, with its JSON lines; and at last a line of what the measures ask of all.
+// With --again N each kit that is over --near (1.01) by fit is asked N times more, with other searches, and the middle counts.
 // By default those the measures name: by fit in three quarters of an hour, beside HiGHS in an hour and a half.
 import { spawn } from 'node:child_process';
 import { once } from 'node:events';
 import { text } from 'node:stream/consumers';
 import { parseArgs } from 'node:util';
-import { kitsOf, summaryOf, type Kit, type KitLine } from './lib/kits';
+import { kitsOf, kitsOver, summaryOf, type Kit, type KitLine } from './lib/kits';
 import { exitOn } from './lib/say';
 
 const { values } = parseArgs({
@@ -15,6 +16,8 @@ const { values } = parseArgs({
     seconds: { type: 'string' },
     fit: { type: 'boolean', default: false },
     warm: { type: 'string' },
+    again: { type: 'string', default: '0' },
+    near: { type: 'string', default: '1.01' },
   },
 });
 const {
@@ -25,23 +28,22 @@ const {
 } = values;
 const options = ['--seconds', seconds, ...(fit ? ['--fit'] : []), ...(warm ? ['--warm', warm] : [])];
 
-async function lineOf({ seed, things }: Kit): Promise<string> {
-  const kit = ['--seed', String(seed), '--things', String(things)];
+async function ask({ seed, things }: Kit, search: number): Promise<KitLine> {
+  const kit = ['--seed', String(seed), '--things', String(things), '--search', String(search)];
   const child = spawn(process.execPath, ['scripts/bootstrap.mjs', 'bench-load', ...kit, ...options], {
     stdio: ['ignore', 'pipe', 'inherit'],
   });
   const [line, [status]] = await Promise.all([text(child.stdout), once(child, 'close')]);
   if (status !== 0) throw new Error(`bench:load ended with ${status} at ${kit.join(' ')}.`);
-  return line;
+  process.stdout.write(line);
+  return JSON.parse(line) as KitLine;
 }
 
 async function all(): Promise<void> {
   const lines: KitLine[] = [];
-  for (const kit of kitsOf(values.seeds, sizes)) {
-    const line = await lineOf(kit);
-    process.stdout.write(line);
-    lines.push(JSON.parse(line) as KitLine);
-  }
+  for (const kit of kitsOf(values.seeds, sizes)) lines.push(await ask(kit, 1));
+  for (const kit of kitsOver(lines, Number(values.near)))
+    for (let search = 2; search <= 1 + Number(values.again); search += 1) lines.push(await ask(kit, search));
   console.log(JSON.stringify(summaryOf(lines)));
 }
 

@@ -4,7 +4,8 @@
 // 0.1, 1, 3 and T seconds, and of each alone. They have looked for a load of the kit before and begin anew; with --warm
 // edited they have done so for the kit without a thing and begin from what they found, as the board's workers do after an edit;
 // with --warm ahead they go on from there, as on a board left alone; with --warm other they have looked for one of another
-// kit of as many things, so that only the code is warm; with --warm cold for none.
+// kit of as many things, so that only the code is warm; with --warm cold for none. With
+// --search K the searches themselves begin from other seeds.
 import { fork } from 'node:child_process';
 import { once } from 'node:events';
 import { parseArgs } from 'node:util';
@@ -28,6 +29,7 @@ const { values } = parseArgs({
     moves: { type: 'string' },
     fit: { type: 'boolean', default: false },
     warm: { type: 'string', default: 'own' },
+    search: { type: 'string', default: '1' },
   },
 });
 const [seed, things, seconds] = [Number(values.seed), Number(values.things), Number(values.seconds)];
@@ -60,7 +62,7 @@ if (values.fit) {
 
 /** The engine with geometry: a search of each seed by itself, begun at once, as the board's workers are. */
 async function byFit() {
-  const searches = seedsOf(1).map((searchSeed) => {
+  const searches = seedsOf(Number(values.search)).map((searchSeed) => {
     const task: FitTask = { seed, searchSeed, things, seconds, warm };
     return fork(new URL('./lib/fitProcess.ts', import.meta.url), [JSON.stringify(task)], {
       execArgv: ['--import', 'tsx'],
@@ -81,6 +83,7 @@ async function byFit() {
     bench: 'load by fit',
     seed,
     things,
+    search: Number(values.search),
     compileMs: Math.round(compileMs),
     firstMs: Math.round(Math.min(...courses.map(({ firstMs }) => firstMs ?? Infinity))),
     at100Ms: round(at(0.1)),

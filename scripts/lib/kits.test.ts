@@ -1,4 +1,4 @@
-import { kitsOf, summaryOf } from './kits';
+import { kitsOf, kitsOver, summaryOf } from './kits';
 
 test('kits are every seed with every number of things', () => {
   expect(kitsOf('1-3, 7', '60,80')).toEqual([
@@ -45,5 +45,20 @@ test('a summary beside HiGHS has its own ratio, and none without HiGHS', () => {
     kits: 1,
     firstMs: 3,
     oursMs: 700,
+  });
+});
+
+test('of a kit that was asked several times the middle counts', () => {
+  const line = (seed: number, over1s: number) => ({ seed, things: 60, firstMs: 3, over1s });
+  const lines = [line(1, 1.03), line(2, 1.002), line(1, 1.001), line(1, 1.004)];
+  expect(kitsOver(lines.slice(0, 2), 1.01)).toEqual([{ seed: 1, things: 60 }]);
+  expect(summaryOf(lines)).toMatchObject({
+    kits: 2,
+    mean: 1.003,
+    within: { 1: 0, 1.01: 2, 1.02: 2 },
+    worst: [
+      { kit: '1/60', ratio: 1.004, each: [1.03, 1.001, 1.004] },
+      { kit: '2/60', ratio: 1.002 },
+    ],
   });
 });

@@ -16,7 +16,10 @@ export interface KitLine extends Kit {
   oursMs?: number;
 }
 
-/** What a measure asks of all kits together, and which are furthest from it; of ratios nothing where HiGHS was left out. */
+/**
+ * What a measure asks of all kits together, and which are furthest from it; of ratios nothing where HiGHS was left out. A kit
+ * that was asked several times has the middle of its ratios.
+ */
 export interface Summary {
   bench: string;
   kits: number;
@@ -24,10 +27,17 @@ export interface Summary {
   median?: number;
   /** How many ratios are at most so much. */
   within?: Record<string, number>;
-  worst?: { kit: string; ratio: number }[];
+  worst?: KitRatio[];
   /** The slowest first load, and by litres the slowest search. */
   firstMs: number;
   oursMs?: number;
+}
+
+export interface KitRatio {
+  kit: string;
+  ratio: number;
+  /** Each time it was asked, where that was more than once. */
+  each?: number[];
 }
 
 const SHOWN = 8;
@@ -55,34 +65,52 @@ function numbersOf(option: string, list: string): number[] {
   });
 }
 
+/** The kits of which a line is over some ratio, in their order: those to be asked again with other searches. */
+export function kitsOver(lines: readonly KitLine[], ratio: number): Kit[] {
+  return lines.filter(({ over1s = 0 }) => over1s > ratio).map(({ seed, things }) => ({ seed, things }));
+}
+
 /** The mean, the middle and the worst of the lines of all kits. */
 export function summaryOf(lines: readonly KitLine[]): Summary {
   const byFit = lines.every(({ over1s }) => over1s !== undefined);
   const most = (of: (line: KitLine) => number | null | undefined) =>
     Math.max(...lines.map((line) => of(line) ?? 0));
+  const kits = new Map<string, KitLine[]>();
+  for (const line of lines) {
+    const kit = `${line.seed}/${line.things}`;
+    kits.set(kit, [...(kits.get(kit) ?? []), line]);
+  }
   return {
     bench: byFit ? 'load by fit, all kits' : 'load, all kits',
-    kits: lines.length,
-    ...ofRatios(lines),
+    kits: kits.size,
+    ...ofRatios(kits),
     firstMs: most(({ firstMs }) => firstMs),
     ...(byFit ? {} : { oursMs: most(({ oursMs }) => oursMs) }),
   };
 }
 
-function ofRatios(lines: readonly KitLine[]): Partial<Summary> {
-  const worst = lines.flatMap(({ seed, things, over1s, ratio = over1s }) =>
-    typeof ratio === 'number' ? [{ kit: `${seed}/${things}`, ratio }] : [],
-  );
+function ofRatios(kits: ReadonlyMap<string, readonly KitLine[]>): Partial<Summary> {
+  const worst: KitRatio[] = [];
+  for (const [kit, lines] of kits) {
+    const each = lines.flatMap(({ over1s, ratio = over1s }) => (typeof ratio === 'number' ? [ratio] : []));
+    if (each.length > 0) worst.push({ kit, ratio: middle(each), ...(each.length > 1 ? { each } : {}) });
+  }
   if (worst.length === 0) return {};
   worst.sort((a, b) => b.ratio - a.ratio);
   const ratios = worst.map(({ ratio }) => ratio);
-  const half = (ratios.length - 1) / 2;
   return {
     mean: round(ratios.reduce((sum, ratio) => sum + ratio, 0) / ratios.length),
-    median: round((ratios[Math.floor(half)]! + ratios[Math.ceil(half)]!) / 2),
+    median: middle(ratios),
     within: Object.fromEntries(ALLOWED.map((most) => [most, ratios.filter((ratio) => ratio <= most).length])),
     worst: worst.slice(0, SHOWN),
   };
+}
+
+/** The middle one of some ratios, or what lies half-way between the middle two. */
+function middle(ratios: readonly number[]): number {
+  const inOrder = ratios.toSorted((a, b) => a - b);
+  const half = (inOrder.length - 1) / 2;
+  return round((inOrder[Math.floor(half)]! + inOrder[Math.ceil(half)]!) / 2);
 }
 
 const round = (value: number) => Number(value.toFixed(4));
