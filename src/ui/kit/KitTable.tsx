@@ -20,6 +20,8 @@ import styles from './KitTable.module.css';
 // The fields of one thing come with the first that is opened; to look the kit through needs none.
 const ThingEditor = dynamic(() => import('./ThingEditor').then((module) => module.ThingEditor), {
   ssr: false,
+  // Their room is kept meanwhile: rows that move away under the pointer are missed.
+  loading: () => <div className={styles.awaited} aria-busy="true" />,
 });
 
 const column = createColumnHelper<Thing>();
