@@ -128,3 +128,40 @@ test('plan files: saved, opened as a new trip, and refused with reasons', async 
   await page.goto('/');
   await expect(page.getByRole('list', { name: 'Trips' }).getByRole('listitem')).toHaveCount(2);
 });
+
+// On a phone they are taller than the screen.
+for (const [where, viewport, inView] of [
+  ['at a desk', { width: 1280, height: 800 }, 0.99],
+  ['on a phone', { width: 390, height: 844 }, 0.8],
+] as const) {
+  test.describe(where, () => {
+    test.use({ viewport });
+
+    test('the fields of a thing have their room before they come, and are all in view', async ({
+      page,
+      rider,
+    }) => {
+      await rider.open('kit');
+      let letThrough = () => undefined as void;
+      const wait = new Promise<void>((done) => (letThrough = done));
+      await page.route('**/*.js', async (route) => {
+        await wait;
+        await route.continue();
+      });
+      await page.getByRole('button', { name: 'Inflation sack' }).click();
+      await expect(page.locator('[aria-busy="true"]')).toBeInViewport({ ratio: inView });
+      const next = page.getByRole('button', { name: 'Pillow', exact: true });
+      const fields = page.getByRole('row').filter({ has: page.getByLabel('Needs a clear view') });
+      const below = async () => (await next.boundingBox())!.y;
+      const before = await below();
+      letThrough();
+      await expect(fields).toBeVisible();
+      expect(Math.abs((await below()) - before)).toBeLessThan(3);
+      for (const field of await fields.getByRole('combobox').all()) {
+        const { x, width } = (await field.boundingBox())!;
+        expect(x).toBeGreaterThan(0);
+        expect(x + width).toBeLessThanOrEqual(viewport.width);
+      }
+    });
+  });
+}

@@ -9,10 +9,11 @@ import {
   type SortingState,
 } from '@tanstack/react-table';
 import dynamic from 'next/dynamic';
-import { Fragment, useMemo, useState } from 'react';
+import { Fragment, useMemo, useRef, useState } from 'react';
 import { SYSTEMS, thingMassG, thingVolumeMl, type Thing } from '@/core/kit/thing';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import { SystemGlyph } from '@/ui/shared/systems';
+import { useScrollTo } from '@/ui/shared/useScrollTo';
 import { whereIn } from '@/core/plan/where';
 import { useSelection } from '@/ui/shell/SelectionProvider';
 import styles from './KitTable.module.css';
@@ -20,8 +21,7 @@ import styles from './KitTable.module.css';
 // The fields of one thing come with the first that is opened; to look the kit through needs none.
 const ThingEditor = dynamic(() => import('./ThingEditor').then((module) => module.ThingEditor), {
   ssr: false,
-  // Their room is kept meanwhile: rows that move away under the pointer are missed.
-  loading: () => <div className={styles.awaited} aria-busy="true" />,
+  loading: FieldsAwaited,
 });
 
 const column = createColumnHelper<Thing>();
@@ -149,6 +149,13 @@ export function KitTable({ things }: { things: Thing[] }) {
       {things.length === 0 && <p className="quiet">No thing by that name in that system.</p>}
     </div>
   );
+}
+
+/** The room of a thing's fields, in view, before they are there: rows that move away under the pointer are missed. */
+function FieldsAwaited() {
+  const element = useRef<HTMLDivElement>(null);
+  useScrollTo(element, true);
+  return <div ref={element} className={styles.awaited} aria-busy="true" />;
 }
 
 const isNumber = (meta: unknown): boolean => (meta as { number?: boolean } | undefined)?.number === true;

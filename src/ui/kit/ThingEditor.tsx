@@ -1,7 +1,7 @@
 'use client';
 
 import { Button, Checkbox, NativeSelect, NumberInput } from '@mantine/core';
-import { useEffect, useRef } from 'react';
+import { useRef } from 'react';
 import {
   CALLS,
   VIEWS,
@@ -23,6 +23,7 @@ import { usePlan } from '@/ui/plan/PlanProvider';
 import { Choice } from '@/ui/shared/Choice';
 import { QuantityField } from '@/ui/shared/QuantityField';
 import { needsName, TextField } from '@/ui/shared/TextField';
+import { useScrollTo } from '@/ui/shared/useScrollTo';
 import { useSelection } from '@/ui/shell/SelectionProvider';
 import styles from './ThingEditor.module.css';
 
@@ -34,10 +35,7 @@ export function ThingEditor({ thing }: { thing: Thing }) {
   const setForm = (form: Form) => set({ form, volumeMl: Math.round(formVolumeMl(form) ?? thing.volumeMl) });
   const { form } = thing;
   const element = useRef<HTMLDivElement>(null);
-  // In braces: newer browsers return a promise from this, which React would take for a clean-up.
-  useEffect(() => {
-    element.current?.scrollIntoView({ block: 'nearest' });
-  }, []);
+  useScrollTo(element, true);
 
   return (
     <div ref={element} className={styles.editor}>
