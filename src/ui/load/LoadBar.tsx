@@ -111,14 +111,26 @@ function Outcome({ proposal, onClose }: { proposal: LoadProposal; onClose: () =>
       !draft.plan.load.some((entry) => entry.thingId === thingId),
   );
   const names = open.map(({ name }) => name).join(', ');
+  const placed = compartmentsOf(draft.plan);
+  // What was moved on since, by the rider, is no longer the loader's to put back.
+  const standing = proposal.moves.filter(({ thingId, to }) => (placed.get(thingId) ?? null) === to);
+  const moved = proposal.moved === 1 ? '1 thing moved' : `${proposal.moved} things moved`;
+  // With the whole of it undone, what it left and what limited it is not of the load that is there.
+  if (proposal.moves.length > 0 && standing.length === 0)
+    return (
+      <div className={styles.outcome} role="status">
+        <p>{moved}, and taken back since.</p>
+        <div className={styles.actions}>
+          <Button size="compact-sm" variant="subtle" onClick={onClose}>
+            Close
+          </Button>
+        </div>
+      </div>
+    );
   return (
     <div className={styles.outcome} role="status">
       <p>
-        {proposal.moved === 0
-          ? 'Nothing better was found; the load stays as it is.'
-          : proposal.moved === 1
-            ? '1 thing moved.'
-            : `${proposal.moved} things moved.`}{' '}
+        {proposal.moved === 0 ? 'Nothing better was found; the load stays as it is.' : `${moved}.`}{' '}
         {open.length > 0 && (
           <>
             The cheapest to leave so that the rest closes: <strong>{names}</strong> (
@@ -151,7 +163,7 @@ function Outcome({ proposal, onClose }: { proposal: LoadProposal; onClose: () =>
         </Button>
         <Weighed proposal={proposal} />
         {proposal.limits.length > 0 && <Limits proposal={proposal} />}
-        {proposal.moves.length > 0 && <Moves proposal={proposal} />}
+        {proposal.moves.length > 0 && <Moves proposal={proposal} standing={standing} />}
         <Button size="compact-sm" variant="subtle" onClick={onClose}>
           Close
         </Button>
@@ -229,18 +241,15 @@ function Weighed({ proposal }: { proposal: LoadProposal }) {
 }
 
 /** Each move with its reason and what the next best place would cost; any of them can be put back. */
-function Moves({ proposal }: { proposal: LoadProposal }) {
+function Moves({ proposal, standing }: { proposal: LoadProposal; standing: LoadProposal['moves'] }) {
   const { draft, store } = useBoard();
   const spotName = (id: string | null) => (id === null ? 'the floor' : compartmentName(draft.plan, id));
-  const placed = compartmentsOf(draft.plan);
   const reasons = new Map(proposal.reasons.map((reason) => [reason.thingId, reason]));
-  // What was moved on since, by the rider, is no longer the loader's to put back.
-  const open = proposal.moves.filter(({ thingId, to }) => (placed.get(thingId) ?? null) === to);
   return (
     <details className={styles.moves}>
       <summary>Its moves, one by one</summary>
       <ul>
-        {open.map(({ thingId, name, from, to }) => {
+        {standing.map(({ thingId, name, from, to }) => {
           const reason = reasons.get(thingId);
           return (
             <li key={thingId}>
