@@ -7,7 +7,7 @@ import { once } from 'node:events';
 import { text } from 'node:stream/consumers';
 import { parseArgs } from 'node:util';
 import { kitsOf, kitsOver, summaryOf, type Kit, type KitLine } from './lib/kits';
-import { exitOn } from './lib/say';
+import { exitOn, Plain } from './lib/say';
 
 const { values } = parseArgs({
   options: {
@@ -28,6 +28,10 @@ const {
 } = values;
 const options = ['--seconds', seconds, ...(fit ? ['--fit'] : []), ...(warm ? ['--warm', warm] : [])];
 
+const [again, near] = [Number(values.again), Number(values.near)];
+if (!(Number.isInteger(again) && again >= 0 && near > 0))
+  exitOn(new Plain('--again takes a whole number, as 4; --near a ratio, as 1.01.'));
+
 async function ask({ seed, things }: Kit, search: number): Promise<KitLine> {
   const kit = ['--seed', String(seed), '--things', String(things), '--search', String(search)];
   const child = spawn(process.execPath, ['scripts/bootstrap.mjs', 'bench-load', ...kit, ...options], {
@@ -42,8 +46,8 @@ async function ask({ seed, things }: Kit, search: number): Promise<KitLine> {
 async function all(): Promise<void> {
   const lines: KitLine[] = [];
   for (const kit of kitsOf(values.seeds, sizes)) lines.push(await ask(kit, 1));
-  for (const kit of kitsOver(lines, Number(values.near)))
-    for (let search = 2; search <= 1 + Number(values.again); search += 1) lines.push(await ask(kit, search));
+  for (const kit of kitsOver(lines, near))
+    for (let search = 2; search <= 1 + again; search += 1) lines.push(await ask(kit, search));
   console.log(JSON.stringify(summaryOf(lines)));
 }
 
