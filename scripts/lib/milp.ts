@@ -176,8 +176,13 @@ export function milpText(instance: Instance): string {
     const left = byBag(own, (i, j) => instance.side[j]! * instance.massG[i]!);
     cost(weights.balance, `side_${r}`);
     for (const parts of [left, opposite(left)]) {
-      row([[1, `side_${r}`], ...scaled(parts, -inner)], '>=', 0);
-      row([[1, `side_${r}`], ...scaled(parts, -outer)], '>=', sidePoints(SIDE_FREE_G) - outer * SIDE_FREE_G);
+      const baseG = parts === left ? instance.baseLeftG[r]! : -instance.baseLeftG[r]!;
+      row([[1, `side_${r}`], ...scaled(parts, -inner)], '>=', inner * baseG);
+      row(
+        [[1, `side_${r}`], ...scaled(parts, -outer)],
+        '>=',
+        sidePoints(SIDE_FREE_G) - outer * (SIDE_FREE_G - baseG),
+      );
     }
     cost(weights.balance, `tail_${r}`);
     row(

@@ -16,7 +16,7 @@ test('the simulated scale, read four times, moves the centre to where its bike a
   };
   const weighed = { ...plan, bike: { ...plan.bike!, readings } };
   expect(readingDoubts(weighed.bike, plan.rider.massG)).toEqual([]);
-  const [before, after] = [factsOf(plan).handling, factsOf(weighed).handling];
+  const [before, after] = [factsOf(plan).handling!, factsOf(weighed).handling!];
   expect(after.weighed).toEqual({ bike: true, rider: true });
   expect(after.centreErrorMm).toBeLessThan(before.centreErrorMm / 4);
   // The made-up truth: bike 35 mm further back, rider 30 mm further forward.

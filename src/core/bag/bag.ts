@@ -123,6 +123,17 @@ export type Bag = z.infer<typeof bagSchema>;
 export const capacityMl = (compartment: Compartment): number =>
   compartment.statedMl ?? solidVolumeMl(compartment.solid);
 
+/**
+ * Whether a bag can sway from side to side behind the seatpost: one that hangs on straps alone. Racks and panniers are
+ * bolted down, and a brace holds a pack still (methods, section 5).
+ */
+export const canSway = ({
+  place,
+  attachment,
+  braced,
+}: Pick<Bag, 'place' | 'attachment' | 'braced'>): boolean =>
+  attachment === 'straps' && !braced && place !== 'rear rack' && place !== 'pannier';
+
 /** A plausible inside shape to start from, for each form. */
 export const DEFAULT_SOLIDS: Record<Solid['kind'], Solid> = {
   cylinder: { kind: 'cylinder', lengthMm: 300, diameterMm: 120 },

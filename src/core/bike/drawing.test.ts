@@ -13,7 +13,7 @@ test('everything drawn lies within the frame of the picture', () => {
     ...drawing.bags.flatMap((bag) => bag.outline),
     ...drawing.tubes.flatMap((tube) => [tube.from, tube.to]),
     ...drawing.saddle,
-    drawing.centre,
+    drawing.centre!,
   ];
   for (const { x, z } of points) {
     expect(x).toBeGreaterThan(left);
@@ -23,13 +23,18 @@ test('everything drawn lies within the frame of the picture', () => {
   }
 });
 
+test('a bike that is not known has no centre of mass and no wheel loads', () => {
+  const { centre, wheels } = drawingOf(factsOf({ ...demoPlan(), bike: null }));
+  expect([centre, ...wheels.map(({ loadG }) => loadG)]).toEqual([null, null, null]);
+});
+
 test('wheels stand on the ground, and their loads are what rolls', () => {
   const facts = factsOf(demoPlan());
   const drawing = drawingOf(facts);
   for (const { centre, radiusMm } of drawing.wheels)
     expect(centre.z - radiusMm).toBeCloseTo(drawing.groundZ, 0);
   const [rear, front] = drawing.wheels;
-  expect(rear!.loadG + front!.loadG).toBeCloseTo(facts.totals.rollingG, 6);
+  expect(rear!.loadG! + front!.loadG!).toBeCloseTo(facts.totals.rollingG, 6);
   expect(front!.centre.x - rear!.centre.x).toBeCloseTo(facts.view.wheelbaseMm, 9);
 });
 

@@ -46,14 +46,15 @@ export const slideMm = (axis: Point, from: Point, to: Point): number =>
 export interface Drawing {
   /** Left, top, width and height of what must be seen, with z counted up. */
   frame: { left: number; top: number; width: number; height: number };
-  wheels: { centre: Point; radiusMm: number; tyreMm: number; loadG: number }[];
+  wheels: { centre: Point; radiusMm: number; tyreMm: number; loadG: number | null }[];
   tubes: Tube[];
   saddle: Point[];
   groundZ: number;
   /** The bar from its side: a dot for a flat one, hooks for drops. */
   bar: Point[];
   bags: DrawnBag[];
-  centre: Point;
+  /** Of mass, with the rider; null where no bike is known, as are the wheels' loads. */
+  centre: Point | null;
   gaps: DrawnGap[];
   /** What the gaps are measured between where it is not what is drawn: tyres at full travel, packs sagged and lowered. */
   ghosts: { tyres: Circle[]; outlines: Point[][] };
@@ -106,15 +107,15 @@ export function drawingOf(facts: Facts): Drawing {
   return {
     frame: frameOf(view, bags),
     wheels: [
-      { ...view.rearWheel, tyreMm: view.rearTyreMm, loadG: handling.withRider.rearG },
-      { ...view.frontWheel, tyreMm: view.frontTyreMm, loadG: handling.withRider.frontG },
+      { ...view.rearWheel, tyreMm: view.rearTyreMm, loadG: handling && handling.withRider.rearG },
+      { ...view.frontWheel, tyreMm: view.frontTyreMm, loadG: handling && handling.withRider.frontG },
     ],
     tubes: tubesOf(view, facts.surroundings.build),
     saddle: saddleOf(view),
     groundZ: view.groundZ,
     bar: barOf(facts),
     bags,
-    centre: { x: handling.centre.x, z: handling.centre.z },
+    centre: handling && { x: handling.centre.x, z: handling.centre.z },
     gaps,
     ghosts: ghostsOf(facts, gaps),
   };

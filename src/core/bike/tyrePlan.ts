@@ -1,5 +1,4 @@
 import type { Facts } from '@/core/plan/facts';
-import { DEFAULT_BUILD } from './bike';
 import { startingPressure, type TyrePressure } from './tyrePressure';
 
 /** Starting pressures of one wheel: without bags, and as loaded. */
@@ -12,13 +11,14 @@ export interface WheelPressure {
   loaded: TyrePressure;
 }
 
-/** Starting pressures of both wheels, from the loads that the balance gives them with the rider. */
+/** Starting pressures of both wheels, from the loads that the balance gives them with the rider; none without a bike. */
 export function tyrePressures({
   view,
   handling,
   plan,
 }: Pick<Facts, 'view' | 'handling' | 'plan'>): WheelPressure[] {
-  const build = plan.bike?.build ?? DEFAULT_BUILD;
+  if (!plan.bike || !handling) return [];
+  const { build } = plan.bike;
   const wheel = (name: 'front' | 'rear', widthMm: number, emptyG: number, loadG: number): WheelPressure => ({
     wheel: name,
     widthMm,

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { DEFAULT_BUILD } from './bike';
-import { startingPressure } from './tyrePressure';
+import { noPressure, startingPressure } from './tyrePressure';
 
 const LB = 453.59237;
 
@@ -15,6 +15,18 @@ test('rough ground takes a tenth off, tubes add a twentieth', () => {
     startingPressure(45_000, 50, surface, { ...DEFAULT_BUILD, tubes }).kpa;
   expect(at('rough', false) / at('paved', false)).toBeCloseTo(0.9, 9);
   expect(at('paved', true) / at('paved', false)).toBeCloseTo(1.05, 9);
+});
+
+test('a tyre that needs more than its rim, or itself, allows is told with both figures', () => {
+  const limits = { tyreLeastKpa: 350, tyreMostKpa: 500, rimMostKpa: 300 };
+  expect(noPressure(limits)).toEqual({ leastKpa: 350, mostKpa: 300, part: 'rim' });
+  expect(noPressure({ ...limits, rimMostKpa: null })).toBeNull();
+  expect(noPressure({ ...limits, rimMostKpa: 400, tyreMostKpa: 340 })).toEqual({
+    leastKpa: 350,
+    mostKpa: 340,
+    part: 'tyre',
+  });
+  expect(noPressure({ ...limits, tyreLeastKpa: null })).toBeNull();
 });
 
 test('printed limits always hold, the lower of two upper ones first, and what bounded it is named', () => {

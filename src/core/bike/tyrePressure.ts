@@ -17,6 +17,30 @@ export interface TyrePressure {
   boundedBy: 'tyre least' | 'tyre most' | 'rim most' | null;
 }
 
+/** Printed limits that leave no pressure: the tyre's least is above its own greatest, or above the rim's. */
+export interface NoPressure {
+  leastKpa: number;
+  mostKpa: number;
+  /** Which greatest pressure is below the tyre's least. */
+  part: 'tyre' | 'rim';
+}
+
+/**
+ * Whether the limits printed on tyre and rim leave any pressure at all; null where they do, or are not known.
+ *
+ * @example noPressure({ tyreLeastKpa: 350, tyreMostKpa: null, rimMostKpa: 300 }) // { leastKpa: 350, mostKpa: 300, part: 'rim' }
+ */
+export function noPressure({
+  tyreLeastKpa: leastKpa,
+  tyreMostKpa,
+  rimMostKpa,
+}: Pick<Build, 'tyreLeastKpa' | 'tyreMostKpa' | 'rimMostKpa'>): NoPressure | null {
+  if (leastKpa === null) return null;
+  if (rimMostKpa !== null && leastKpa > rimMostKpa) return { leastKpa, mostKpa: rimMostKpa, part: 'rim' };
+  if (tyreMostKpa !== null && leastKpa > tyreMostKpa) return { leastKpa, mostKpa: tyreMostKpa, part: 'tyre' };
+  return null;
+}
+
 /**
  * Starting pressure of one tyre from its load: psi = 153.6 · load_lb / width_mm^1.5785 − 7.17, a curve fitted to
  * published measurements at 15 % tyre drop; then by surface and tubes, and always inside the limits printed on
@@ -42,7 +66,7 @@ export function startingPressure(
   let boundedBy: TyrePressure['boundedBy'] = null;
   if (build.tyreLeastKpa !== null && kpa < build.tyreLeastKpa)
     [kpa, boundedBy] = [build.tyreLeastKpa, 'tyre least'];
-  // Upper limits come last: where printed limits contradict, the lower upper one holds.
+  // Upper limits come last: where printed limits contradict (`noPressure`), the lower upper one holds.
   if (build.tyreMostKpa !== null && kpa > build.tyreMostKpa)
     [kpa, boundedBy] = [build.tyreMostKpa, 'tyre most'];
   if (build.rimMostKpa !== null && kpa > build.rimMostKpa) [kpa, boundedBy] = [build.rimMostKpa, 'rim most'];

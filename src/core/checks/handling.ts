@@ -10,7 +10,7 @@ export const handling: Check = {
   id: 'handling',
   run({ handling: figures, plan }) {
     const findings: Finding[] = [];
-    if (!plan.bike || plan.load.length === 0) return findings;
+    if (!figures || plan.load.length === 0) return findings;
     const add = (id: string, message: string, reason: string) =>
       findings.push({
         id,

@@ -6,6 +6,7 @@ import type { Check, Fix } from './finding';
 export const sideImbalance: Check = {
   id: 'side imbalance',
   run(facts, format) {
+    if (!facts.handling) return [];
     const difference = facts.handling.leftLessRightG;
     if (Math.abs(difference) <= SIDE_FREE_G) return [];
     const heavy = Math.sign(difference);

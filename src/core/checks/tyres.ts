@@ -1,11 +1,28 @@
+import { noPressure } from '@/core/bike/tyrePressure';
 import { tyrePressures } from '@/core/bike/tyrePlan';
 import type { Check, Finding } from './finding';
 
-/** A wheel whose load asks for more than tyre or rim allow. */
+/** A wheel whose load asks for more than tyre or rim allow, or a tyre and rim that no pressure suits. */
 export const tyreLimits: Check = {
   id: 'tyre limits',
   run(facts, format) {
     if (!facts.plan.bike) return [];
+    const none = noPressure(facts.plan.bike.build);
+    if (none)
+      return [
+        {
+          id: 'tyre:no-pressure',
+          check: 'tyre limits',
+          severity: 'stop',
+          stage: 'bike',
+          subject: null,
+          message: `The tyre needs at least ${format.pressure(none.leastKpa)}, but the ${none.part} allows at most ${format.pressure(none.mostKpa)}: no pressure suits both.`,
+          reason:
+            'Read both figures on the tyre and the rim again. If they are right, this tyre must not be ridden on this rim; ask a bike shop.',
+          figures: [],
+          fixes: [],
+        },
+      ];
     return tyrePressures(facts).flatMap(({ wheel, loaded, loadG }): Finding[] => {
       if (loaded.boundedBy !== 'tyre most' && loaded.boundedBy !== 'rim most') return [];
       const part = loaded.boundedBy === 'rim most' ? 'rim' : 'tyre';

@@ -1,4 +1,4 @@
-import { thingMassG, type Thing } from '@/core/kit/thing';
+import type { Thing } from '@/core/kit/thing';
 import { leaveFix, moveFix, roomFor } from '@/core/load/fixes';
 import { neededMl } from '@/core/load/volume';
 import { listed, type Check, type Fix } from './finding';
@@ -9,7 +9,7 @@ export const unloaded: Check = {
   run(facts, format) {
     const { floor } = facts;
     if (floor.length === 0 || facts.spots.length === 0) return [];
-    const massG = floor.reduce((sum, thing) => sum + thingMassG(thing), 0);
+    const massG = facts.totals.floorG;
     const volumeMl = floor.reduce((sum, thing) => sum + neededMl(thing), 0);
     const needed = floor.filter((thing) => thing.need === 'must');
     const fixes: Fix[] = [];

@@ -1,4 +1,4 @@
-import type { Facts } from '@/core/plan/facts';
+import type { Facts, Handling } from '@/core/plan/facts';
 import { signed, type Formatter } from '@/core/units/format';
 import type { Figure } from './why';
 
@@ -11,17 +11,18 @@ export interface Headline {
   difference: string;
 }
 
-/** The figures shown beside every stage, with their differences to the state before the last change. */
+/** The figures shown beside every stage, with their differences to the state before the last change; those of handling with a bike only. */
 export function headlines(now: Facts, before: Facts | null, format: Formatter): Headline[] {
   const row = (
     figure: Figure,
     label: string,
-    read: (facts: Facts) => number,
+    read: (facts: Facts) => number | null,
     write: (value: number) => string,
     mark = '',
   ): Headline => {
-    const value = read(now);
-    const change = before ? value - read(before) : 0;
+    const value = read(now) ?? 0;
+    const earlier = before && read(before);
+    const change = value - (earlier ?? value);
     const text = signed(write(change), change);
     return {
       figure,
@@ -30,6 +31,12 @@ export function headlines(now: Facts, before: Facts | null, format: Formatter): 
       difference: text === '±0' || !before ? '' : text,
     };
   };
+  const handlingRow = (
+    figure: Figure,
+    label: string,
+    read: (handling: Handling) => number,
+    write: (value: number) => string,
+  ) => row(figure, label, ({ handling }) => handling && read(handling), write);
   const fixed = (digits: number, unit: string) => (value: number) =>
     `${value.toFixed(digits).replace('-', '−')} ${unit}`;
   // A sum that leans on estimates is not a measurement, and is marked as none.
@@ -43,15 +50,24 @@ export function headlines(now: Facts, before: Facts | null, format: Formatter): 
       ({ totals }) => (totals.capacityMl ? (100 * totals.usedMl) / totals.capacityMl : 0),
       fixed(0, '%'),
     ),
-    row(
-      'front',
-      'On front wheel',
-      ({ handling }) => (100 * handling.withRider.frontG) / handling.centre.massG,
-      fixed(1, '%'),
-    ),
-    row('tail', 'Tail moment', ({ handling }) => handling.tailMomentKgM, fixed(2, 'kg·m')),
-    row('side', 'Left less right', ({ handling }) => handling.leftLessRightG, format.mass),
-    row('brake', 'Tips when braking', ({ handling }) => handling.withRider.tipOverG, fixed(2, 'g')),
-    row('climb', 'Lifts on a climb', ({ handling }) => handling.withRider.climbLimitPercent, fixed(0, '%')),
+    ...(now.handling
+      ? [
+          handlingRow(
+            'front',
+            'On front wheel',
+            ({ withRider, centre }) => (100 * withRider.frontG) / centre.massG,
+            fixed(1, '%'),
+          ),
+          handlingRow('tail', 'Tail moment', ({ tailMomentKgM }) => tailMomentKgM, fixed(2, 'kg·m')),
+          handlingRow('side', 'Left less right', ({ leftLessRightG }) => leftLessRightG, format.mass),
+          handlingRow('brake', 'Tips when braking', ({ withRider }) => withRider.tipOverG, fixed(2, 'g')),
+          handlingRow(
+            'climb',
+            'Lifts on a climb',
+            ({ withRider }) => 100 * withRider.climbLimit,
+            fixed(0, '%'),
+          ),
+        ]
+      : []),
   ];
 }

@@ -1,4 +1,6 @@
-import type { Facts } from '@/core/plan/facts';
+import type { Facts, Handling } from '@/core/plan/facts';
+import type { SideView } from '@/core/bike/sideView';
+import { TAIL_NOTE_KGM } from '@/core/ride/massProperties';
 import { RIDER_ABOVE_MM, RIDER_AHEAD_MM } from '@/core/bike/balance';
 import { PACKING_SHARE } from '@/core/kit/softRoom';
 import type { Formatter } from '@/core/units/format';
@@ -19,7 +21,7 @@ const WEIGHED =
 
 /** The reasons behind one of the figures shown beside every stage. */
 export function whyFigure(figure: Figure, facts: Facts, format: Formatter): Why {
-  const { totals, handling, view } = facts;
+  const { totals } = facts;
   const kg = (massG: number) => format.mass(massG);
   switch (figure) {
     case 'loaded':
@@ -58,6 +60,26 @@ export function whyFigure(figure: Figure, facts: Facts, format: Formatter): Why 
         uncertainty:
           'Stiff things are taken as boxes and cylinders along the bag’s axes; a handle or a turn may differ. Estimated volumes are ±25 %.',
       };
+    default:
+      return facts.handling ? whyHandling(figure, facts.handling, facts.view, format) : NO_BIKE;
+  }
+}
+
+const NO_BIKE: Why = {
+  formula: 'Worked out from the bike, which is not entered yet.',
+  inputs: [],
+  source: 'Describe your bike under Bike.',
+  uncertainty: '',
+};
+
+function whyHandling(
+  figure: Exclude<Figure, 'loaded' | 'rolling' | 'fit'>,
+  handling: Handling,
+  view: SideView,
+  format: Formatter,
+): Why {
+  const kg = (massG: number) => format.mass(massG);
+  switch (figure) {
     case 'front':
       return {
         formula: 'Front wheel = mass × (its distance ahead of the rear axle) ÷ wheelbase.',
@@ -75,15 +97,16 @@ export function whyFigure(figure: Figure, facts: Facts, format: Formatter): Why 
       };
     case 'tail':
       return {
-        formula: 'Σ mass × distance behind the seatpost clamp.',
+        formula:
+          'Σ mass × distance behind the seatpost clamp, of bags that hang on straps alone. Racks, panniers and braced packs do not sway.',
         inputs: [['moment', `${handling.tailMomentKgM.toFixed(2)} kg·m`]],
-        source: 'A rule of thumb: above about 0.6 kg·m a strapped seat pack tends to swing.',
+        source: `A rule of thumb: riders ride at 0.5 to 1.3 kg·m, and many packs sway above ${TAIL_NOTE_KGM}.`,
         uncertainty:
           'How stiffly the pack is strapped matters as much. Your own ride round the block decides.',
       };
     case 'side':
       return {
-        formula: 'Mass left of the centre line less mass right of it.',
+        formula: 'Bags and their contents left of the centre line, less those right of it.',
         inputs: [['left less right', kg(handling.leftLessRightG)]],
         source: 'Riders agree on about 200 g.',
         uncertainty: 'What lies left or right inside a bag on the centre line is not counted.',

@@ -258,7 +258,7 @@ export class Annealer {
 /** What the loop reads and never writes, by the names it has for it. */
 function tablesOf(instance: Instance, free: readonly number[]) {
   const { choices, ...tables } = annealTables(instance, free);
-  const { fairG, baseG, baseFrontG, baseTailKgM, bareFrontShare } = instance;
+  const { fairG, baseG, baseFrontG, baseLeftG, baseTailKgM, bareFrontShare } = instance;
   const choicesFrom = [0];
   for (const { length } of choices) choicesFrom.push(choicesFrom.at(-1)! + length);
   return {
@@ -266,7 +266,7 @@ function tablesOf(instance: Instance, free: readonly number[]) {
     choices: Int32Array.from(choices.flatMap((own) => [...own])),
     choicesFrom: Int32Array.from(choicesFrom),
     free: Int32Array.from(free),
-    ...{ fairG, baseG, baseFrontG, baseTailKgM, bareFrontShare },
+    ...{ fairG, baseG, baseFrontG, baseLeftG, baseTailKgM, bareFrontShare },
     logarithms: LOGARITHMS,
   };
 }

@@ -101,6 +101,7 @@ export let share: Floats = changetype<Floats>(0);
 export let fairG: Floats = changetype<Floats>(0);
 export let baseG: Floats = changetype<Floats>(0);
 export let baseFrontG: Floats = changetype<Floats>(0);
+export let baseLeftG: Floats = changetype<Floats>(0);
 export let baseTailKgM: Floats = changetype<Floats>(0);
 export let bareFrontShare: Floats = changetype<Floats>(0);
 export let logarithms: Floats = changetype<Floats>(0);
@@ -253,7 +254,7 @@ export function start(): void {
   for (let k = 0; k <= bags; k += 1) bag(k).massG = 0;
   for (let r = 0; r < riders; r += 1) {
     const own = rider(r);
-    own.left = 0;
+    own.left = baseLeftG[r];
     own.body = 0;
     own.load = baseG[r];
     own.front = baseFrontG[r];

@@ -124,6 +124,7 @@ function rowsOf(instance: Instance) {
     limit[body + k] = instance.bodyLimitG / 1000;
     high[side + k] = weights.balance * STEEPEST_SIDE * 1000;
     low[side + k] = -high[side + k]!;
+    limit[side + k] = -instance.baseLeftG[k]! / 1000;
     limit[tail + k] = TAIL_FREE_KGM - instance.baseTailKgM[k]!;
     high[tail + k] = weights.balance * TAIL_OVER_POINTS;
     limit[shift + k] = (instance.bareFrontShare[k]! * instance.baseG[k]! - instance.baseFrontG[k]!) / 1000;

@@ -1,3 +1,4 @@
+import { canSway } from '@/core/bag/bag';
 import { leastRoomMl } from '@/core/fit/split';
 import { SYSTEMS, thingMassG, type Thing } from '@/core/kit/thing';
 import { holdersOf } from '@/core/kit/nests';
@@ -48,7 +49,9 @@ export interface Instance {
   side: Float64Array;
   /** Share of a gram here that the front wheel carries. */
   frontShare: Float64Array;
-  /** Metres behind the seatpost clamp, and by rider the moment of the empty bags, kg·m. */
+  /** By rider, empty bags on the left less those on the right, grams. */
+  baseLeftG: Float64Array;
+  /** Metres behind the seatpost clamp where the bag can sway, and by rider the moment of the empty bags, kg·m. */
   tailM: Float64Array;
   baseTailKgM: Float64Array;
   /** By rider, bike with empty bags: grams, and how many of them on the front wheel. */
@@ -182,10 +185,14 @@ export function compileInstance(plan: Plan): Instance {
   const share = (spot: Spot) =>
     spot.onBody ? 0 : (spot.place.centre.x - spot.view.rearAxle.x) / spot.view.wheelbaseMm;
   const tail = (spot: Spot) =>
-    spot.onBody ? 0 : Math.max(0, spot.view.seatpostClamp.x - spot.place.centre.x) / 1000;
+    spot.onBody || !canSway(spot.bag)
+      ? 0
+      : Math.max(0, spot.view.seatpostClamp.x - spot.place.centre.x) / 1000;
+  const side = (spot: Spot) => (spot.onBody ? 0 : Math.sign(spot.place.centre.y));
   const bareFrontShare = Float64Array.from(bikes, (facts) => facts.bareFrontShare);
   const baseG = Float64Array.from(bikes, (facts) => facts.bare.mass.massG);
   const baseFrontG = baseG.map((massG, rider) => massG * bareFrontShare[rider]!);
+  const baseLeftG = new Float64Array(riders.length);
   const baseTailKgM = new Float64Array(riders.length);
   const seen = new Set<string>();
   spots.forEach((spot, j) => {
@@ -194,6 +201,7 @@ export function compileInstance(plan: Plan): Instance {
     const rider = riderOf[j]!;
     baseG[rider]! += spot.bag.massG;
     baseFrontG[rider]! += spot.bag.massG * share(spot);
+    baseLeftG[rider]! += spot.bag.massG * side(spot);
     baseTailKgM[rider]! += (spot.bag.massG / 1000) * tail(spot);
   });
   const massG = sum(members, thingMassG);
@@ -223,7 +231,8 @@ export function compileInstance(plan: Plan): Instance {
     riderOf,
     onBody: Uint8Array.from(spots, (spot) => (spot.onBody ? 1 : 0)),
     bodyLimitG: BODY_LIMIT_G,
-    side: Float64Array.from(spots, (spot) => (spot.onBody ? 0 : Math.sign(spot.place.centre.y))),
+    side: Float64Array.from(spots, side),
+    baseLeftG,
     frontShare: Float64Array.from(spots, share),
     tailM: Float64Array.from(spots, tail),
     baseTailKgM,

@@ -84,7 +84,7 @@ export function objectiveOf(instance: Instance, where: Int32Array): ObjectivePar
   const comfort = new Float64Array(m);
   let placing = 0;
   let leftBehind = 0;
-  const leftG = new Float64Array(instance.r);
+  const leftG = instance.baseLeftG.slice();
   const carriedG = new Float64Array(instance.r);
   const totalG = instance.baseG.slice();
   const frontG = instance.baseFrontG.slice();

@@ -74,7 +74,7 @@ export class LoadState {
     this.fairPoints = (weights.fair * FAIR_POINTS) / 1000;
     this.steep = steepOf(instance);
     this.bodyG = new Float64Array(instance.r);
-    this.leftG = new Float64Array(instance.r);
+    this.leftG = instance.baseLeftG.slice();
     this.loadG = instance.baseG.slice();
     this.frontG = instance.baseFrontG.slice();
     this.tailKgM = instance.baseTailKgM.slice();

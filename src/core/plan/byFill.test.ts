@@ -13,7 +13,7 @@ const facts = factsOf(
 );
 
 test('as the bottle on the left fork leg empties, what is left pulls in proportion, and the steering grows lighter', () => {
-  const [full, half, empty] = [1, 0.5, 0].map((fill) => handlingAtFill(facts, fill));
+  const [full, half, empty] = [1, 0.5, 0].map((fill) => handlingAtFill(facts, fill)!);
   expect(full).toEqual(facts.handling);
   // Bottle and water alone are off the middle: 900 g, 500 g, 100 g.
   expect([full!, half!, empty!].map(({ leftLessRightG }) => Math.round(leftLessRightG))).toEqual([

@@ -10,7 +10,8 @@ import type { Fit } from '@/core/fit/fit';
 import { knownFit } from '@/core/fit/known';
 import { DEPTH } from '@/core/kit/depth';
 import { holdersOf } from '@/core/kit/nests';
-import { neededMl } from '@/core/load/volume';
+import { fillMl, leastRoomMl, split } from '@/core/fit/split';
+import { canSway } from '@/core/bag/bag';
 import {
   centreOfMass,
   steeringInertia,
@@ -63,6 +64,8 @@ export interface Totals {
   rollingG: number;
   /** Standard error of `rollingG`, from how each mass became known. */
   errorG: number;
+  /** On the floor, with what is packed inside things there. */
+  floorG: number;
   /** Litres of all compartments, and of what is in them. */
   capacityMl: number;
   usedMl: number;
@@ -78,13 +81,14 @@ export interface Handling {
   bareFrontShare: number;
   /** Bike and load's share on the front wheel, without rider. */
   frontShare: number;
+  /** Of the bags that can sway. */
   tailMomentKgM: number;
   steeringInertiaKgM2: number;
   /** Ratio to the bike without bags. */
   steeringRatio: number;
-  /** Mass off the centre line to the left less that to the right. */
+  /** Bags and their contents off the centre line to the left, less those to the right. */
   leftLessRightG: number;
-  /** Standard error of the centre along x, from where bike and rider are taken to weigh. */
+  /** Standard error of the centre along x, from where the bike and the rider's body, with what it carries, are taken to weigh. */
   centreErrorMm: number;
   /** Bike and rider without bags or load, for comparison and for tyre pressures. */
   emptyWithRider: WheelBalance;
@@ -121,7 +125,8 @@ export interface Facts {
   home: Thing[];
   worn: Thing[];
   totals: Totals;
-  handling: Handling;
+  /** Null without a bike: a bike of which nothing is known says nothing of how it handles. */
+  handling: Handling | null;
 }
 
 /** Steering inertia of a bare front assembly, kg·m² (methods, section 5). */
@@ -143,13 +148,17 @@ export function factsOf(plan: Plan): Facts {
   const floor: Thing[] = [];
   const elsewhere: Thing[] = [];
   const worn: Thing[] = [];
+  let floorG = 0;
   for (const thing of plan.things) {
     // What is packed inside another thing is wherever that is.
     const entry = entryOf.get(holders.get(thing.id) ?? thing.id);
     if (!entry) {
       const outer = thingById.get(holders.get(thing.id) ?? thing.id)!;
       if (outer.carry === 'worn') worn.push(thing);
-      else if (outer === thing) floor.push(thing);
+      else {
+        floorG += thingMassG(thing);
+        if (outer === thing) floor.push(thing);
+      }
     } else if (entry.to === 'home') home.push(thing);
     else {
       const inside = contents.get(entry.to.compartmentId);
@@ -219,8 +228,8 @@ export function factsOf(plan: Plan): Facts {
     floor,
     home,
     worn,
-    totals: totalsOf(plan, compartments, worn),
-    handling: handlingOf(plan, bike, compartments, worn),
+    totals: totalsOf(plan, compartments, worn, floorG),
+    handling: plan.bike && handlingOf(plan, bike, compartments, worn),
   };
 }
 
@@ -258,9 +267,7 @@ function compartmentFacts(
     things,
     fit,
     neededMl: fit.neededMl,
-    neededErrorMl: addErrors(
-      outer.map((thing) => volumeErrorMl(neededMl(thing) / Math.sqrt(thing.quantity), thing.volumeSource)),
-    ),
+    neededErrorMl: neededErrorMl(outer),
     closes: fit.closes,
     tightness: fit.tightness,
     massG: things.reduce((sum, thing) => sum + thingMassG(thing), 0),
@@ -269,7 +276,24 @@ function compartmentFacts(
   return facts;
 }
 
-function totalsOf(plan: Plan, compartments: readonly CompartmentFacts[], worn: readonly Thing[]): Totals {
+/**
+ * Standard error of the room that things need, in millilitres. Pieces of one kind share one estimate, so their errors add
+ * up; those of different things are independent (methods, section 12).
+ */
+function neededErrorMl(things: readonly Thing[]): number {
+  const { placed, poured } = split(things);
+  return addErrors([
+    ...placed.map((thing) => volumeErrorMl(leastRoomMl(thing), thing.volumeSource)),
+    ...poured.map((thing) => volumeErrorMl(fillMl(thing), thing.volumeSource)),
+  ]);
+}
+
+function totalsOf(
+  plan: Plan,
+  compartments: readonly CompartmentFacts[],
+  worn: readonly Thing[],
+  floorG: number,
+): Totals {
   let thingsG = 0;
   let waterG = 0;
   let onRiderG = worn.reduce((sum, thing) => sum + thingMassG(thing), 0);
@@ -305,6 +329,7 @@ function totalsOf(plan: Plan, compartments: readonly CompartmentFacts[], worn: r
     bikeLoadedG,
     rollingG: bikeLoadedG + onRiderG + plan.rider.massG,
     errorG: addErrors(errors),
+    floorG,
     capacityMl: compartments.reduce((sum, facts) => sum + facts.spot.capacityMl, 0),
     usedMl: compartments.reduce((sum, facts) => sum + facts.neededMl, 0),
   };
@@ -319,6 +344,7 @@ function handlingOf(
   const bare = bike.mass;
   const onBike: PointMass[] = [];
   const steered: PointMass[] = [];
+  const swaying: PointMass[] = [];
   const onRider: PointMass[] = [{ massG: plan.rider.massG, ...rider.centre, y: 0 }];
   for (const thing of worn) onRider.push({ massG: thingMassG(thing), ...rider.centre, y: 0 });
   const weighed = new Set<string>();
@@ -328,6 +354,7 @@ function handlingOf(
     const mass: PointMass = { massG: massG + own, ...spot.place.centre };
     (spot.onBody ? onRider : onBike).push(mass);
     if (spot.place.steers) steered.push(mass);
+    if (!spot.onBody && canSway(spot.bag)) swaying.push(mass);
   }
   const alone = centreOfMass([bare, ...onBike]);
   const centre = centreOfMass([bare, ...onBike, ...onRider]);
@@ -340,17 +367,15 @@ function handlingOf(
     bikeAlone,
     bareFrontShare,
     frontShare: bikeAlone.frontG / alone.massG,
-    tailMomentKgM: tailMoment(onBike, view.seatpostClamp.x),
+    tailMomentKgM: tailMoment(swaying, view.seatpostClamp.x),
     steeringInertiaKgM2: inertia,
     steeringRatio: (BARE_STEERING_KGM2 + inertia) / BARE_STEERING_KGM2,
-    leftLessRightG: compartments.reduce((sum, { spot, massG }) => {
-      const side = Math.sign(spot.place.centre.y);
-      return spot.onBody ? sum : sum + side * massG;
-    }, 0),
-    // Bike and rider are off independently; bags hang where the geometry puts them.
+    leftLessRightG: onBike.reduce((sum, { massG, y }) => sum + Math.sign(y) * massG, 0),
+    // Bike and rider are off independently, and what is worn or on the body is off by as much as the rider; bags hang
+    // where the geometry puts them.
     centreErrorMm: addErrors([
       (bike.errorMm * bare.massG) / centre.massG,
-      (rider.errorMm * plan.rider.massG) / centre.massG,
+      (rider.errorMm * onRider.reduce((sum, { massG }) => sum + massG, 0)) / centre.massG,
     ]),
     emptyWithRider: balance(centreOfMass([bare, ...onRider.slice(0, 1)])),
     weighed: { bike: bike.weighed, rider: rider.weighed },

@@ -13,7 +13,7 @@ test('by hand: wheelbase 1050, rear axle −425, centre 10 ahead and 1070 up, 10
   const balance = wheelBalance({ massG: 100_000, x: 10, y: 0, z: 1070 }, -425, 625, 0);
   expect(balance.frontG / 1000).toBeCloseTo(41.43, 2);
   expect(balance.tipOverG).toBeCloseTo(0.575, 3);
-  expect(balance.climbLimitPercent).toBeCloseTo(40.65, 2);
+  expect(balance.climbLimit).toBeCloseTo(0.4065, 4);
   expect(balance.leanDeg).toBe(0);
 });
 

@@ -31,8 +31,8 @@ export interface WheelBalance {
   rearG: number;
   /** Deceleration in g at which the rear wheel lifts under braking on the level. */
   tipOverG: number;
-  /** Gradient in per cent at which the front wheel lifts on a climb. */
-  climbLimitPercent: number;
+  /** Gradient, as a ratio of rise to run, at which the front wheel lifts on a climb. */
+  climbLimit: number;
   /** Lean in degrees that puts the mass above the tyres again; positive leans right, for a load to the left. */
   leanDeg: number;
 }
@@ -42,7 +42,7 @@ export interface WheelBalance {
  * rider moves change both limits; they are for comparing loads, not for riding by.
  *
  * @param rearX front and rear axle positions along x, and the ground's height, in millimetres
- * @example // by hand: wheelbase 1050, rear −425, x 10, height 1070, 100 kg → front 41.43 kg, 0.575 g, 40.65 %
+ * @example // by hand: wheelbase 1050, rear −425, x 10, height 1070, 100 kg → front 41.43 kg, 0.575 g, 0.4065
  * wheelBalance({ massG: 100000, x: 10, y: 0, z: 1070 }, -425, 625, 0)
  */
 export function wheelBalance(
@@ -57,10 +57,17 @@ export function wheelBalance(
     frontG,
     rearG: centre.massG - frontG,
     tipOverG: (frontX - centre.x) / height,
-    climbLimitPercent: (100 * (centre.x - rearX)) / height,
+    climbLimit: (centre.x - rearX) / height,
     leanDeg: (Math.atan2(centre.y, height) * 180) / Math.PI,
   };
 }
+
+/**
+ * Tail moments, kg·m, from which a note and then a check is shown (methods, section 5). Riders ride at 0.5 to 1.3 and complain
+ * of sway in the upper half; a rider's own shakedown ride replaces both.
+ */
+export const TAIL_NOTE_KGM = 0.9;
+export const TAIL_CHECK_KGM = 1.2;
 
 /**
  * Tail moment in kg·m: mass times distance behind the seatpost clamp, for what lies behind it (methods, 5).

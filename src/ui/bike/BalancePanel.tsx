@@ -123,13 +123,15 @@ export function BalancePanel({ bike }: { bike: Bike }) {
             </td>
             <td>{rider.weighed ? 'your readings' : 'a default'}</td>
           </tr>
-          <tr>
-            <th scope="row">All, loaded</th>
-            <td>
-              {ahead(evaluation.handling.centre.x)} ± {format.length(evaluation.handling.centreErrorMm)}
-            </td>
-            <td>the sum</td>
-          </tr>
+          {evaluation.handling && (
+            <tr>
+              <th scope="row">All, loaded</th>
+              <td>
+                {ahead(evaluation.handling.centre.x)} ± {format.length(evaluation.handling.centreErrorMm)}
+              </td>
+              <td>the sum</td>
+            </tr>
+          )}
         </tbody>
       </table>
       <h2 className={styles.heading}>Loaded, against the bare bike</h2>

@@ -177,6 +177,7 @@ function Ghosts({ ghosts }: { ghosts: Drawing['ghosts'] }) {
 /** Centre of mass with the rider, and what each wheel carries. */
 function Balance({ drawing, mass }: { drawing: Drawing; mass: (massG: number) => string }) {
   const { centre } = drawing;
+  if (!centre) return null;
   return (
     <g className={styles.balance}>
       <g>
@@ -184,11 +185,14 @@ function Balance({ drawing, mass }: { drawing: Drawing; mass: (massG: number) =>
         <circle cx={centre.x} cy={-centre.z} r={20} />
         <path d={`M${centre.x - 34} ${-centre.z}h68M${centre.x} ${-centre.z - 34}v68`} />
       </g>
-      {drawing.wheels.map((wheel) => (
-        <text key={wheel.centre.x} x={wheel.centre.x} y={-drawing.groundZ + 62} className={styles.load}>
-          ▲ {mass(wheel.loadG)}
-        </text>
-      ))}
+      {drawing.wheels.map(
+        (wheel) =>
+          wheel.loadG !== null && (
+            <text key={wheel.centre.x} x={wheel.centre.x} y={-drawing.groundZ + 62} className={styles.load}>
+              ▲ {mass(wheel.loadG)}
+            </text>
+          ),
+      )}
     </g>
   );
 }

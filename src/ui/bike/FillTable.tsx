@@ -12,13 +12,14 @@ const FILLS = [
 
 /** The loaded bike beside the bare one, at the start and as the water is drunk. */
 export function FillTable({ facts, format }: { facts: Facts; format: Formatter }) {
-  const columns = useMemo(() => FILLS.map(([fill]) => handlingAtFill(facts, fill)), [facts]);
+  const columns = useMemo(() => FILLS.flatMap(([fill]) => handlingAtFill(facts, fill) ?? []), [facts]);
+  if (!facts.handling) return null;
   const bare = facts.handling.emptyWithRider;
   const share = ({ frontG, rearG }: { frontG: number; rearG: number }) => (100 * frontG) / (frontG + rearG);
   const rows = [
     ['On the front wheel', share(bare), columns.map(({ withRider }) => share(withRider)), '%', 1],
     ['Tips when braking', bare.tipOverG, columns.map(({ withRider }) => withRider.tipOverG), 'g', 2],
-    ['Lifts on a climb', bare.climbLimitPercent, columns.map((h) => h.withRider.climbLimitPercent), '%', 0],
+    ['Lifts on a climb', 100 * bare.climbLimit, columns.map((h) => 100 * h.withRider.climbLimit), '%', 0],
     ['Turning the bar takes', 1, columns.map(({ steeringRatio }) => steeringRatio), '×', 2],
     ['Tail moment', 0, columns.map(({ tailMomentKgM }) => tailMomentKgM), 'kg·m', 2],
     ['Leans to stay upright', bare.leanDeg, columns.map(({ withRider }) => withRider.leanDeg), '°', 1],

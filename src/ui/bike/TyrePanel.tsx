@@ -3,7 +3,7 @@
 import { Checkbox } from '@mantine/core';
 import type { Bike, Build } from '@/core/bike/bike';
 import { tyrePressures } from '@/core/bike/tyrePlan';
-import { SURFACES, type TyrePressure } from '@/core/bike/tyrePressure';
+import { noPressure, SURFACES, type TyrePressure } from '@/core/bike/tyrePressure';
 import type { Formatter } from '@/core/units/format';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import { Choice } from '@/ui/shared/Choice';
@@ -20,6 +20,7 @@ const BOUNDS = {
 export function TyrePanel({ bike }: { bike: Bike }) {
   const { store, draft, evaluation, format } = usePlan();
   const { build } = bike;
+  const none = noPressure(build);
   const set = (patch: Partial<Build>) =>
     store.edit({ kind: 'set bike', bike: { ...bike, build: { ...build, ...patch } } });
   const limit = (key: 'tyreLeastKpa' | 'tyreMostKpa' | 'rimMostKpa', label: string) => (
@@ -35,6 +36,13 @@ export function TyrePanel({ bike }: { bike: Bike }) {
   return (
     <section aria-label="Tyres">
       <h2 className={styles.heading}>Tyres</h2>
+      {none && (
+        <p role="alert" className={styles.doubt}>
+          The tyre needs at least {format.pressure(none.leastKpa)}, but the {none.part} allows at most{' '}
+          {format.pressure(none.mostKpa)}: no pressure suits both. Read the figures again; if they are right,
+          do not ride this tyre on this rim.
+        </p>
+      )}
       <table className={styles.results} aria-label="Starting pressures">
         <thead>
           <tr>

@@ -13,9 +13,8 @@ import styles from './Floor.module.css';
 /** What is not on the bike yet, drawn to one scale and grouped as it would lie on a garage floor. */
 export function Floor() {
   const { evaluation, thingId, chooseThing, format } = useBoard();
-  const { floor, home } = evaluation;
+  const { floor, home, totals } = evaluation;
   const { setNodeRef, isOver } = useDroppable({ id: 'floor', data: { to: 'floor' } });
-  const heavy = floor.reduce((sum, thing) => sum + thingMassG(thing), 0);
   const groups = SYSTEMS.map(
     (system) => [system, floor.filter((thing) => thing.system === system)] as const,
   ).filter(([, things]) => things.length > 0);
@@ -32,7 +31,7 @@ export function Floor() {
           <span className="quiet">
             {floor.length === 0
               ? 'nothing'
-              : `${floor.length === 1 ? '1 thing' : `${floor.length} things`}, ${format.mass(heavy)}`}
+              : `${floor.length === 1 ? '1 thing' : `${floor.length} things`}, ${format.mass(totals.floorG)}`}
           </span>
         </header>
         {floor.length === 0 ? (
