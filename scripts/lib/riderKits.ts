@@ -299,7 +299,14 @@ function kitOf(
       bags: [...bags],
       things: own.map(([one]) => one),
     },
-    accepted: new Map(own.map(([one, places]) => [one.id, places])),
+    // Where the rider has no bag at any of its places, a thing goes wherever there is room.
+    accepted: new Map(
+      own.flatMap(([one, places]) =>
+        bags.some((bag) => bag.compartments.some((inner) => isAccepted(places, bag, inner)))
+          ? [[one.id, places] as const]
+          : [],
+      ),
+    ),
   };
 }
 
