@@ -650,8 +650,9 @@ export const RIDER_KITS: readonly RiderKit[] = [
 ];
 
 /** Whether one of the places where riders keep a thing is that of a compartment. */
-export const isAccepted = (places: readonly Accepted[], bag: Bag, { outside }: Compartment): boolean =>
-  places.includes(outside === 'no' ? bag.place : 'outside');
+export function isAccepted(places: readonly Accepted[], bag: Bag, { outside }: Compartment): boolean {
+  return places.includes(outside === 'no' ? bag.place : 'outside');
+}
 
 /** The demo's things by where riders keep them. */
 const DEMO_PLACES: readonly (readonly [readonly Accepted[], readonly string[]])[] = [
