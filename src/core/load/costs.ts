@@ -1,5 +1,7 @@
+import { canSway } from '@/core/bag/bag';
 import { thingMassG, thingVolumeMl, type Thing } from '@/core/kit/thing';
 import type { Filling, Plan } from '@/core/plan/plan';
+import { TAIL_CHECK_KGM } from '@/core/ride/massProperties';
 import type { Spot } from './spots';
 
 /** The terms of the objective, in the order they are reported (methods, section 4). Lower is better. */
@@ -27,7 +29,7 @@ export const FILLING_WEIGHTS: Record<Filling, Partial<Record<Term, number>>> = {
 
 export const weightOf = (plan: Plan, term: Term): number => FILLING_WEIGHTS[plan.trip.filling][term] ?? 1;
 
-/** Points for a kilogram at a place: a metre of height, of overhang behind the clamp, ahead of the steering axis. */
+/** Points for a kilogram at a place: a metre of height, of overhang behind the clamp in what can sway, ahead of the steering axis. */
 const HEIGHT_POINTS = 3;
 const TAIL_POINTS = 8;
 const AHEAD_POINTS = 8;
@@ -43,7 +45,7 @@ export function handlingPoints(massG: number, spot: Spot): number {
   if (spot.onBody) return BODY_POINTS * kg;
   const { view } = spot;
   const { x, y, z } = spot.place.centre;
-  const tail = Math.max(0, view.seatpostClamp.x - x);
+  const tail = canSway(spot.bag) ? Math.max(0, view.seatpostClamp.x - x) : 0;
   const across = (x - view.headTop.x) * -view.steeringDown.z + (z - view.headTop.z) * view.steeringDown.x;
   const ahead = Math.max(0, across);
   const turning = spot.place.steers ? Math.hypot(across, y) : 0;
@@ -116,14 +118,9 @@ export const sidePoints = (differenceG: number): number => {
 };
 /** Points that a gram more on one side changes at most. */
 export const STEEPEST_SIDE = SIDE_POINTS + SIDE_OVER_POINTS;
-/**
- * Tail moment up to which a seat pack is expected to hang still, kg·m (methods, section 5: a default that a
- * rider's own shakedown replaces, not a limit), and points for each kg·m beyond.
- */
-export const TAIL_CAUTION_KGM = 0.6;
+/** Points for each kg·m of tail moment beyond what most packs take; a little less than that, so that the loader does not stop right at its edge. */
 export const TAIL_OVER_POINTS = 160;
-export const TAIL_FREE_KGM = 0.95 * TAIL_CAUTION_KGM;
-/** The price starts a little below the caution, so that the loader does not stop right at its edge. */
+export const TAIL_FREE_KGM = 0.95 * TAIL_CHECK_KGM;
 export const tailPoints = (momentKgM: number): number =>
   momentKgM > TAIL_FREE_KGM ? TAIL_OVER_POINTS * (momentKgM - TAIL_FREE_KGM) : 0;
 /**
