@@ -56,29 +56,28 @@ export function handlingPoints(massG: number, spot: Spot): number {
   );
 }
 
-/** Points when a thing called so lies in a compartment reached so; a number a litre where it only takes room. */
-const REACH_POINTS: Record<
-  Thing['call'],
-  Record<Spot['compartment']['reach'], { flat: number; perLitre: number }>
-> = {
-  riding: table(0, 0, 9, 0, 18, 0),
-  urgent: table(0, 0, 0, 0, 12, 0),
-  stop: table(0, 0.5, 0, 0, 6, 0),
-  repair: table(0, 3, 0, 0, 1.5, 0),
-  camp: table(0, 4, 0, 0.6, 0, 0),
-};
-
-function table(saddle: number, saddleL: number, stop: number, stopL: number, camp: number, campL: number) {
-  return {
-    'in the saddle': { flat: saddle, perLitre: saddleL },
-    'at a stop': { flat: stop, perLitre: stopL },
-    'at camp': { flat: camp, perLitre: campL },
-  };
+/** Points whatever its size, and points a litre. */
+interface ReachPrice {
+  flat: number;
+  perLitre: number;
 }
+const price = (flat: number, perLitre = 0): ReachPrice => ({ flat, perLitre });
+
+/**
+ * Points when a thing called so lies in a compartment reached so. What is wanted sooner than it can be had costs most; but
+ * the little room within reach of the saddle costs too, for what does not need it there.
+ */
+const REACH_PRICES: Record<Thing['call'], Record<Spot['compartment']['reach'], ReachPrice>> = {
+  riding: { 'in the saddle': price(0), 'at a stop': price(9), 'at camp': price(18) },
+  urgent: { 'in the saddle': price(0, 5), 'at a stop': price(0), 'at camp': price(12) },
+  stop: { 'in the saddle': price(0, 3), 'at a stop': price(0), 'at camp': price(6) },
+  repair: { 'in the saddle': price(3, 6), 'at a stop': price(0), 'at camp': price(1.5) },
+  camp: { 'in the saddle': price(3, 8), 'at a stop': price(0, 2), 'at camp': price(0) },
+};
 
 /** Reach cost in points before weighting: worse when wanted sooner than it can be had than the other way. */
 export function reachPoints(thing: Thing, spot: Spot): number {
-  const { flat, perLitre } = REACH_POINTS[thing.call][spot.compartment.reach];
+  const { flat, perLitre } = REACH_PRICES[thing.call][spot.compartment.reach];
   return flat + (perLitre * thingVolumeMl(thing)) / 1000;
 }
 
