@@ -5,6 +5,7 @@ import { clearView } from './clearView';
 import { closing } from './closing';
 import { dugOut } from './dugOut';
 import { companions } from './companions';
+import { fallsOut } from './fallsOut';
 import type { Check } from './finding';
 import { geometryDoubt } from './geometryDoubt';
 import { handling } from './handling';
@@ -55,6 +56,7 @@ export const CHECKS: readonly Check[] = [
   mounting,
   clearView,
   outsideThings,
+  fallsOut,
   tyreLimits,
   bottleSpace,
   bareStart,

@@ -28,6 +28,8 @@ export function offersFor(facts: Facts, thing: Thing, format: Formatter): Offer[
     const obstacle = obstacleFor(thing, spot);
     if (obstacle?.kind === 'open to rain' || contents.some((one) => !staysDry(one, spot)))
       return offer(false, 'open to rain');
+    if (obstacle?.kind === 'falls out')
+      return offer(false, spot.bag.place === 'bottle cage' ? 'too thin for a cage' : 'too short for straps');
     if (obstacle?.kind === 'too bulky') return offer(false, 'too bulky for its inside');
     if (obstacle) return offer(false, `${format.length(obstacle.byMm)} ${obstacle.kind}`);
     const fit = fitWith(facts, spot, thing);

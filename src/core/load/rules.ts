@@ -10,17 +10,20 @@ export type Obstacle =
   | { kind: 'too thick'; byMm: number; insideMm: number; thingMm: number }
   /** Within the greatest extents, but where it would lie the compartment is narrower. */
   | { kind: 'too bulky' }
-  | { kind: 'open to rain' };
+  | { kind: 'open to rain' }
+  /** Nothing would hold it: too thin for a cage, or too short for straps. */
+  | { kind: 'falls out' };
 
 /**
  * Hard rules that hold whatever else is packed (methods, section 4): a stiff thing finds room in the compartment when
- * it is empty, and nothing that must stay dry in an open one unless in a dry sack.
+ * it is empty, nothing that must stay dry is in an open one unless in a dry sack, and a cage or straps hold it.
  *
  * @example obstacleFor(tentPoles, stemBag) // { kind: 'too long', … }
  */
 export function obstacleFor(thing: Thing, spot: Spot): Obstacle | null {
   const size = sizeObstacle(thing, spot);
   if (size) return size;
+  if (!staysPut(thing, spot)) return { kind: 'falls out' };
   if (thing.form.kind !== 'soft' && !knownAlone(spot.chamber, thing)) return { kind: 'too bulky' };
   return staysDry(thing, spot) ? null : { kind: 'open to rain' };
 }
@@ -37,6 +40,30 @@ export function sizeObstacle(thing: Thing, spot: Spot): Extract<Obstacle, { byMm
     }
   }
   return null;
+}
+
+/** A cage grips bottles and what is as thick; straps outside hold what is so long, or so large where it is soft and rolled. */
+export const CAGE_LEAST_MM = 60;
+export const STRAPPED_LEAST_MM = 150;
+/** A roll that long and about 65 mm thick. */
+const STRAPPED_LEAST_ML = 500;
+
+/**
+ * Whether a bottle cage, or straps outside a bag, would hold a thing; everywhere else the bag does.
+ *
+ * @example staysPut(gel, bottleCage) // false
+ */
+export function staysPut(
+  thing: Pick<Thing, 'form' | 'waterMl' | 'volumeMl'>,
+  { bag, compartment }: Spot,
+): boolean {
+  const { form } = thing;
+  if (bag.place === 'bottle cage')
+    return thing.waterMl > 0 || ('diameterMm' in form && form.diameterMm >= CAGE_LEAST_MM);
+  if (bag.place !== 'strap outside' && compartment.outside === 'no') return true;
+  return form.kind === 'soft'
+    ? Math.max(form.looseMl, thing.volumeMl) >= STRAPPED_LEAST_ML
+    : extentsMm(form)![0] >= STRAPPED_LEAST_MM;
 }
 
 export const staysDry = (thing: Thing, spot: Spot): boolean =>
