@@ -11,7 +11,7 @@ import {
   TAIL_FREE_KGM,
 } from '@/core/load/costs';
 import type { Instance } from '@/core/load/instance';
-import { APART, bitOf, FORBIDDEN_TIMES, NATURES, type Nature } from '@/core/load/natures';
+import { APART, bitOf, NATURES, type Nature } from '@/core/load/natures';
 
 /**
  * The load problem as a mixed-integer linear programme in LP format: the same objective and the same hard rules as
@@ -147,10 +147,10 @@ export function milpText(instance: Instance): string {
       );
     return name;
   };
-  APART.forEach(({ spoils, suffers, forbidden }, a) => {
+  APART.forEach(({ spoils, suffers, times }, a) => {
     for (let j = 0; j < m; j += 1) {
       if (having(spoils, j).length === 0 || having(suffers, j).length === 0) continue;
-      cost(weights.apart * APART_POINTS * (forbidden ? FORBIDDEN_TIMES : 1), `p_${a}_${j}`);
+      cost(weights.apart * APART_POINTS * times, `p_${a}_${j}`);
       row(
         [
           [1, `p_${a}_${j}`],

@@ -3,6 +3,7 @@ import { moveFix, roomFor } from '@/core/load/fixes';
 import {
   APART,
   bitOf,
+  isForbidden,
   NATURE_WORDS,
   naturesOf,
   setOf,
@@ -16,7 +17,7 @@ import type { Facts } from '@/core/plan/facts';
 import { listed, type Check, type Finding, type Fix } from './finding';
 
 /** What is many things mostly is told in a word; these by their names. */
-const BY_NAME: readonly Nature[] = ['fuel', 'wet', 'sharp', 'kept dry', 'inflatable'];
+const BY_NAME: readonly Nature[] = ['fuel', 'liquid fuel', 'wet', 'sharp', 'dirty', 'kept dry', 'inflatable'];
 
 /** Things that should not share a compartment, and do (domain, rule 7). */
 export const companions: Check = {
@@ -28,7 +29,8 @@ export const companions: Check = {
       const set = sets.get(spot.id)!;
       if (TROUBLES[set] === 0) return [];
       const exposed = touching(things, holders);
-      return APART.flatMap(({ spoils, suffers, trouble, forbidden }): Finding[] => {
+      return APART.flatMap((apart): Finding[] => {
+        const { spoils, suffers, trouble } = apart;
         const [a, b] = [bitOf(spoils), bitOf(suffers)];
         if (!(set & a) || !(set & b)) return [];
         // What spoils itself spoils nothing else by that.
@@ -44,7 +46,7 @@ export const companions: Check = {
           {
             id: `companions:${spot.id}:${spoils}:${suffers}`,
             check: 'companions',
-            severity: forbidden ? 'look' : 'note',
+            severity: isForbidden(apart) ? 'look' : 'note',
             stage: 'load',
             subject: { kind: 'compartment', id: spot.id },
             message: `${listed(few.map(({ name }) => name))} with ${others} in ${spot.name}: ${trouble}.`,
@@ -59,7 +61,7 @@ export const companions: Check = {
 };
 
 const REASONS: Partial<Record<Nature, string>> = {
-  food: 'Put a bag round one of the two, or keep them apart. Fuel and chain oil never next to food.',
+  food: 'Put a bag round one of the two, or keep them apart. Liquid fuel and chain oil never go next to food; a sealed canister may where there is no other place.',
   'kept dry':
     'Down that is wet no longer warms, and a tent is wet after most nights, by dew if not by rain. Keep it in a bag of its own, where it also comes out first.',
   inflatable:

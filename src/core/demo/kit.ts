@@ -52,6 +52,7 @@ export const DEMO_THINGS: readonly Thing[] = [
     quantity: 1,
     need: 'nice',
     massSource: 'label',
+    traits: ['dirty'],
   }),
   thing('clothes', 'Riding shorts', 215, soft(500, 700), 'riding', { worn: true, need: 'must' }),
   thing('clothes', 'Riding shirt', 160, soft(350, 500), 'riding', { worn: true, need: 'must' }),

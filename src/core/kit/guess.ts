@@ -30,10 +30,17 @@ const PROVIDES_WORDS: readonly [RegExp, Provides][] = [
 ];
 
 const TRAIT_WORDS: readonly [RegExp, Trait][] = [
-  [/^(?!.*\b(gauge|scale)\b).*\b(gas|fuel|petrol|paraffin|alcohol|meths|spirit)\b/, 'fuel'],
+  [/^(?!.*\b(gauge|scale|petrol|paraffin|alcohol|meths|spirit)\b).*\b(gas|fuel|canister)\b/, 'fuel'],
+  [/^(?!.*\b(gauge|scale|wipes?|gel)\b).*\b(petrol|paraffin|alcohol|meths|spirit)\b/, 'liquid fuel'],
   [/^(?!.*\b(poles?|pegs?|stakes?|light|lamp)\b).*\b(tent|fly|tarp|bivvy|ground ?sheet|rain)\b/, 'wet'],
   [/\b(pegs?|stakes?|knife|saw|axe|scissors|needles?|spokes?|skewers?)\b/, 'sharp'],
   [/^(?!.*\b(sack|pump|straps?|glue)\b).*\b(inflatable|mat|pillow|tubes?|raft)\b/, 'inflatable'],
+  [/\b(shoes|sandals|clogs|boots|slippers|flip-?flops)\b/, 'dirty'],
+  [
+    /^(?!.*\b(action|strap|battery|batteries|charger)\b).*\b(camera|drone|lens|glasses|binoculars)\b/,
+    'fragile',
+  ],
+  [/\b(hose|hydration|reservoir)\b/, 'hose'],
 ];
 
 /** @example guessSystem('Down quilt') // 'sleep' */

@@ -45,14 +45,30 @@ export type Provides = (typeof PROVISIONS)[number];
 /** What must be able to see it, or what it must see: a lamp ahead or behind, a satellite beacon the sky. */
 export const VIEWS = ['none', 'ahead', 'behind', 'sky'] as const;
 
-/** What a thing may do to what lies beside it, or suffer from it. Greasy, sooty and soapy go with the system. */
-export const TRAITS = ['fuel', 'wet', 'sharp', 'inflatable'] as const;
+/**
+ * What a thing may do to what lies beside it or suffer from it, and how it wants to be carried. Greasy, sooty and soapy go with
+ * the system.
+ */
+export const TRAITS = [
+  'fuel',
+  'liquid fuel',
+  'wet',
+  'sharp',
+  'inflatable',
+  'dirty',
+  'fragile',
+  'hose',
+] as const;
 export type Trait = (typeof TRAITS)[number];
 export const TRAIT_WORDS: Record<Trait, string> = {
-  fuel: 'fuel',
+  fuel: 'gas, sealed',
+  'liquid fuel': 'liquid fuel',
   wet: 'gets wet',
   sharp: 'sharp',
   inflatable: 'inflatable',
+  dirty: 'dirty',
+  fragile: 'fragile',
+  hose: 'has a drinking hose',
 };
 
 /** How soft things are put in: a school, of which stuffing is the usual one (domain). */
@@ -107,7 +123,9 @@ export const thingSchema = z.object({
     .array(z.enum(TRAITS))
     .max(TRAITS.length)
     .default([])
-    .describe('What counts for what lies beside it: fuel, gets wet, sharp, inflatable'),
+    .describe(
+      'What counts for where it is packed and what lies beside it: fuel, gets wet, sharp, dirty, fragile, a hose',
+    ),
   hollow: z.union([hollowSchema, z.null()]).default(null).describe('Inside measures of what holds others'),
   inside: z.union([idSchema, z.null()]).default(null).describe('Packed inside this other thing'),
 });

@@ -81,6 +81,17 @@ export function reachPoints(thing: Thing, spot: Spot): number {
   return flat + (perLitre * thingVolumeMl(thing)) / 1000;
 }
 
+/** Points for a fragile thing that is shaken on the fork, or that is wanted at a stop and buried in a bag opened at camp. */
+const SHAKEN_POINTS = 8;
+const BURIED_POINTS = 8;
+
+/** Points for how a thing that is fragile is carried (domain, rule 14), before weighting. */
+export function fragilePoints(thing: Pick<Thing, 'traits' | 'call'>, { bag, compartment }: Spot): number {
+  if (!thing.traits.includes('fragile')) return 0;
+  const buried = thing.call !== 'camp' && compartment.reach === 'at camp';
+  return (bag.place === 'fork bag' ? SHAKEN_POINTS : 0) + (buried ? BURIED_POINTS : 0);
+}
+
 /** Dampness risk in points before weighting. What the hard rules forbid has no price here. */
 export function dryPoints(thing: Thing, spot: Spot, rain: Plan['trip']['rain']): number {
   const { weather } = spot.compartment;
@@ -136,7 +147,7 @@ export function linearPoints(
 ): Record<'handling' | 'reach' | 'dry', number> {
   return {
     handling: weightOf(plan, 'handling') * handlingPoints(thingMassG(thing), spot),
-    reach: weightOf(plan, 'reach') * reachPoints(thing, spot),
+    reach: weightOf(plan, 'reach') * (reachPoints(thing, spot) + fragilePoints(thing, spot)),
     dry: weightOf(plan, 'dry') * dryPoints(thing, spot, plan.trip.rain),
   };
 }

@@ -1,16 +1,15 @@
-import type { Thing } from '@/core/kit/thing';
+import type { Thing, Trait } from '@/core/kit/thing';
 
-/**
- * What a thing is to what it touches: the first six spoil others, the rest suffer. A bit each in a set of them, in this
- * order.
- */
+/** What a thing is to what it touches. A bit each in a set of them, in this order. */
 export const NATURES = [
   'greasy',
   'soapy',
   'sooty',
   'fuel',
+  'liquid fuel',
   'wet',
   'sharp',
+  'dirty',
   'clothes',
   'bedding',
   'food',
@@ -24,9 +23,11 @@ export const NATURE_WORDS: Record<Nature, string> = {
   greasy: 'tools',
   soapy: 'wash kit',
   sooty: 'the cook kit',
-  fuel: 'fuel',
+  fuel: 'gas',
+  'liquid fuel': 'fuel',
   wet: 'what gets wet',
   sharp: 'what is sharp',
+  dirty: 'what is dirty',
   clothes: 'clothes',
   bedding: 'the sleeping kit',
   food: 'food',
@@ -34,29 +35,49 @@ export const NATURE_WORDS: Record<Nature, string> = {
   inflatable: 'what holds air',
 };
 
-/** Points count each pair once, what is forbidden as so many: far more than any other place costs. */
-export const FORBIDDEN_TIMES = 25;
+/** What must not share a compartment counts as so many pairs: far more than any other place costs. */
+const NEVER = 25;
+/** A sealed canister beside food: most riders avoid it, some have no other place. */
+const SELDOM = 3;
 
 export interface Apart {
   spoils: Nature;
   suffers: Nature;
   /** What comes of it, in the rider's words. */
   trouble: string;
-  forbidden: boolean;
+  /** As how many pairs it counts. */
+  times: number;
 }
 
-/** What should not share a compartment (domain, rule 7); fuel and food must not. */
+const apart = (spoils: Nature, suffers: Nature, trouble: string, times = 1): Apart => ({
+  spoils,
+  suffers,
+  trouble,
+  times,
+});
+
+/** What should not share a compartment (domain, rule 7). */
 export const APART: readonly Apart[] = [
-  { spoils: 'greasy', suffers: 'clothes', trouble: 'grease on clothes', forbidden: false },
-  { spoils: 'greasy', suffers: 'bedding', trouble: 'grease on the sleeping kit', forbidden: false },
-  { spoils: 'greasy', suffers: 'food', trouble: 'oil on food', forbidden: false },
-  { spoils: 'soapy', suffers: 'food', trouble: 'soap on food', forbidden: false },
-  { spoils: 'sooty', suffers: 'bedding', trouble: 'soot and fuel on the sleeping kit', forbidden: false },
-  { spoils: 'sooty', suffers: 'clothes', trouble: 'soot and fuel on clothes', forbidden: false },
-  { spoils: 'fuel', suffers: 'food', trouble: 'fuel in food', forbidden: true },
-  { spoils: 'wet', suffers: 'kept dry', trouble: 'what is wet soaks what must stay dry', forbidden: false },
-  { spoils: 'sharp', suffers: 'inflatable', trouble: 'a hole in what holds air', forbidden: false },
+  apart('greasy', 'clothes', 'grease on clothes'),
+  apart('greasy', 'bedding', 'grease on the sleeping kit'),
+  apart('greasy', 'food', 'oil on food'),
+  apart('soapy', 'food', 'soap on food'),
+  apart('sooty', 'bedding', 'soot and fuel on the sleeping kit'),
+  apart('sooty', 'clothes', 'soot and fuel on clothes'),
+  apart('fuel', 'food', 'gas beside food', SELDOM),
+  apart('liquid fuel', 'food', 'fuel in food', NEVER),
+  apart('liquid fuel', 'clothes', 'fuel on clothes'),
+  apart('liquid fuel', 'bedding', 'fuel on the sleeping kit'),
+  apart('wet', 'kept dry', 'what is wet soaks what must stay dry'),
+  apart('sharp', 'inflatable', 'a hole in what holds air'),
+  apart('dirty', 'clothes', 'dirt on clothes'),
+  apart('dirty', 'bedding', 'dirt on the sleeping kit'),
+  apart('dirty', 'food', 'dirt on food'),
+  apart('food', 'bedding', 'crumbs and the smell of food in the sleeping kit'),
 ];
+
+/** Whether a pair must not share a compartment, rather than should not. */
+export const isForbidden = ({ times }: Apart): boolean => times === NEVER;
 
 const OF_SYSTEM: Partial<Record<Thing['system'], Nature>> = {
   tools: 'greasy',
@@ -69,10 +90,12 @@ const OF_SYSTEM: Partial<Record<Thing['system'], Nature>> = {
 
 const BITS = Object.fromEntries(NATURES.map((nature, k) => [nature, 1 << k])) as Record<Nature, number>;
 export const bitOf = (nature: Nature): number => BITS[nature];
+const isNature = (trait: Trait): trait is Trait & Nature => trait in BITS;
 
 /**
  * What a thing is to what lies beside it, as a set of bits. In a dry sack of its own it touches nothing; what warms is kept dry
- * even where it is not said to need it, and what is to be kept dry does not get wet.
+ * even where it is not said to need it, and what is to be kept dry does not get wet. What is dirty itself is not one of the
+ * clothes that dirt spoils.
  *
  * @example naturesOf(gasCanister) // bitOf('sooty') | bitOf('fuel')
  */
@@ -80,11 +103,11 @@ export function naturesOf(
   thing: Pick<Thing, 'system' | 'traits' | 'dry' | 'provides' | 'inDrySack'>,
 ): number {
   if (thing.inDrySack) return 0;
-  const bySystem = OF_SYSTEM[thing.system];
+  const bySystem = thing.traits.includes('dirty') ? undefined : OF_SYSTEM[thing.system];
   const keptDry = thing.dry === 'must' || thing.provides.includes('warmth');
   let set = bySystem ? bitOf(bySystem) : 0;
   if (keptDry) set |= bitOf('kept dry');
-  for (const trait of thing.traits) if (trait !== 'wet' || !keptDry) set |= bitOf(trait);
+  for (const trait of thing.traits) if (isNature(trait) && (trait !== 'wet' || !keptDry)) set |= bitOf(trait);
   return set;
 }
 
@@ -119,8 +142,7 @@ export function naturesTogether(things: readonly Thing[], holders: ReadonlyMap<s
  */
 export const TROUBLES: Uint8Array = Uint8Array.from({ length: 1 << NATURES.length }, (_, set) =>
   APART.reduce(
-    (sum, { spoils, suffers, forbidden }) =>
-      set & bitOf(spoils) && set & bitOf(suffers) ? sum + (forbidden ? FORBIDDEN_TIMES : 1) : sum,
+    (sum, { spoils, suffers, times }) => (set & bitOf(spoils) && set & bitOf(suffers) ? sum + times : sum),
     0,
   ),
 );

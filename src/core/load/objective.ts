@@ -9,7 +9,7 @@ import {
   SPREAD_POINTS,
   tailPoints,
 } from './costs';
-import { APART, bitOf, FORBIDDEN_TIMES, type Nature } from './natures';
+import { APART, bitOf, type Nature } from './natures';
 import type { Instance } from './instance';
 
 /** Parts of the objective as the search sees them; `placing` is handling, reach and dry together. */
@@ -122,8 +122,7 @@ export function objectiveOf(instance: Instance, where: Int32Array): ObjectivePar
   let apart = 0;
   let pressed = 0;
   for (let j = 0; j < m; j += 1) {
-    for (const { spoils, suffers, forbidden } of APART)
-      if (holds(j, spoils) && holds(j, suffers)) apart += forbidden ? FORBIDDEN_TIMES : 1;
+    for (const { spoils, suffers, times } of APART) if (holds(j, spoils) && holds(j, suffers)) apart += times;
     pressed += Math.max(0, comfort[j]! - instance.capacityMl[j]!) / 1000;
   }
   const together = weights.together * SPREAD_POINTS * spread;
