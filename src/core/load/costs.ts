@@ -3,12 +3,14 @@ import { thingMassG, thingVolumeMl, type Thing } from '@/core/kit/thing';
 import type { Filling, Plan } from '@/core/plan/plan';
 import { TAIL_CHECK_KGM } from '@/core/ride/massProperties';
 import type { Spot } from './spots';
+import { usualPoints } from './usualPlaces';
 
 /** The terms of the objective, in the order they are reported (methods, section 4). Lower is better. */
 export const TERMS = [
   'handling',
   'reach',
   'dry',
+  'usual place',
   'together',
   'apart',
   'tight',
@@ -24,7 +26,7 @@ export type Term = (typeof TERMS)[number];
 export const FILLING_WEIGHTS: Record<Filling, Partial<Record<Term, number>>> = {
   'by when it is wanted': { together: 0.7 },
   'by system': { together: 2.5, reach: 0.5 },
-  'by weight alone': { handling: 2.5, balance: 2, reach: 0.3, together: 0.2 },
+  'by weight alone': { handling: 2.5, balance: 2, reach: 0.3, together: 0.2, 'usual place': 0.3 },
 };
 
 export const weightOf = (plan: Plan, term: Term): number => FILLING_WEIGHTS[plan.trip.filling][term] ?? 1;
@@ -139,15 +141,22 @@ export const tailPoints = (momentKgM: number): number =>
  */
 export const SHARE_POINTS = 0.8;
 
-/** The terms that depend on one thing and one compartment only, weighted, in points. */
-export function linearPoints(
-  plan: Plan,
-  thing: Thing,
-  spot: Spot,
-): Record<'handling' | 'reach' | 'dry', number> {
+/** The terms that depend on one thing and one compartment only. */
+export const LINEAR_TERMS = ['handling', 'reach', 'dry', 'usual place'] as const satisfies readonly Term[];
+export type LinearPoints = Record<(typeof LINEAR_TERMS)[number], number>;
+
+/** Those terms, weighted, in points. */
+export function linearPoints(plan: Plan, thing: Thing, spot: Spot): LinearPoints {
   return {
     handling: weightOf(plan, 'handling') * handlingPoints(thingMassG(thing), spot),
     reach: weightOf(plan, 'reach') * (reachPoints(thing, spot) + fragilePoints(thing, spot)),
     dry: weightOf(plan, 'dry') * dryPoints(thing, spot, plan.trip.rain),
+    'usual place': weightOf(plan, 'usual place') * usualPoints(thing, spot),
   };
+}
+
+/** Their sum, in points. */
+export function placingPoints(plan: Plan, thing: Thing, spot: Spot): number {
+  const points = linearPoints(plan, thing, spot);
+  return LINEAR_TERMS.reduce((sum, term) => sum + points[term], 0);
 }

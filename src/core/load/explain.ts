@@ -1,6 +1,6 @@
 import type { Plan } from '@/core/plan/plan';
 import type { Instance } from './instance';
-import { APART_POINTS, linearPoints } from './costs';
+import { APART_POINTS, LINEAR_TERMS, linearPoints, type LinearPoints } from './costs';
 import { FittedState } from './fitted';
 import { optionsOf } from './search';
 import { bitOf, NATURE_WORDS, troublesBetween, type Nature } from './natures';
@@ -27,13 +27,11 @@ export function explainLoad(plan: Plan, instance: Instance, where: Int32Array): 
     if (here < 0) continue;
     const thing = instance.things[i]!;
     const chosen = linearPoints(plan, thing, instance.spots[here]!);
-    const others = { handling: 0, reach: 0, dry: 0 };
+    const others: LinearPoints = { handling: 0, reach: 0, dry: 0, 'usual place': 0 };
     const elsewhere = options[i]!.filter((j) => j !== here);
     for (const j of elsewhere) {
       const cost = linearPoints(plan, thing, instance.spots[j]!);
-      others.handling += cost.handling;
-      others.reach += cost.reach;
-      others.dry += cost.dry;
+      for (const term of LINEAR_TERMS) others[term] += cost[term];
     }
     const second = fitted.fits.patiently(() => fitted.cheapest(i, elsewhere, Infinity));
     reasons.push({
@@ -49,15 +47,13 @@ export function explainLoad(plan: Plan, instance: Instance, where: Int32Array): 
   return reasons;
 }
 
-type Linear = ReturnType<typeof linearPoints>;
-
 /** The term in which this place beats the average of the others most, in words. */
 function because(
   instance: Instance,
   where: Int32Array,
   i: number,
-  chosen: Linear,
-  others: Linear,
+  chosen: LinearPoints,
+  others: LinearPoints,
   possible: number,
   keptFrom: Avoided | null,
 ): string {
@@ -75,12 +71,13 @@ function because(
       `${callWords(thing.call)}, and this is reached ${spot.compartment.reach}`,
     ],
     [others.dry / possible - chosen.dry, `it must stay dry, and this is ${spot.compartment.weather}`],
+    [others['usual place'] / possible - chosen['usual place'], 'riders usually keep it here'],
     [company.length > 0 ? 1.2 : 0, `with the rest of ${thing.system}`],
     ...(keptFrom ? [[keptFrom.points, `apart from ${NATURE_WORDS[keptFrom.from]}`] as [number, string]] : []),
   ];
   gains.sort((a, b) => b[0] - a[0]);
   const [gain, words] = gains[0]!;
-  return gain > 0.15 ? words : 'room is left here and it costs little';
+  return gain > 0.15 ? words : 'it fits here without drawbacks';
 }
 
 /** What a thing would spoil, or be spoilt by, elsewhere and not here: what most, and points of the average other place. */

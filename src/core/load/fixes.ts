@@ -2,7 +2,7 @@ import type { Thing } from '@/core/kit/thing';
 import { thingMassG } from '@/core/kit/thing';
 import type { Fix } from '@/core/checks/finding';
 import type { CompartmentFacts, Facts } from '@/core/plan/facts';
-import { linearPoints } from './costs';
+import { placingPoints } from './costs';
 import type { Fit } from '@/core/fit/fit';
 import { knownFit, knownToClose } from '@/core/fit/known';
 import { leastRoomMl } from '@/core/fit/split';
@@ -50,13 +50,9 @@ export function roomFor(
     if (together.some((id) => (facts.compartmentOf.get(id) ?? spot.id) !== spot.id)) return false;
     return !obstacleFor(thing, spot) && contents.every((one) => staysDry(one, spot));
   };
-  const points = (spot: Spot): number => {
-    const cost = linearPoints(facts.plan, thing, spot);
-    return cost.handling + cost.reach + cost.dry;
-  };
   const ranked = roomy
     .filter(({ spot }) => mayTake(spot))
-    .map(({ spot }) => ({ spot, points: points(spot) }))
+    .map(({ spot }) => ({ spot, points: placingPoints(facts.plan, thing, spot) }))
     .sort((a, b) => a.points - b.points);
   const found: Spot[] = [];
   for (const { spot } of ranked.slice(0, MOST_ASKED)) {

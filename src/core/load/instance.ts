@@ -6,7 +6,7 @@ import { bikeFactsOf } from '@/core/plan/bikeFacts';
 import type { Plan } from '@/core/plan/plan';
 import { compartmentsOf } from '@/core/plan/where';
 import { carriersOf, planOf, ridersOf, sharesOf } from '@/core/plan/riders';
-import { LEAVE_POINTS, linearPoints, TERMS, weightOf, type Term } from './costs';
+import { LEAVE_POINTS, placingPoints, TERMS, weightOf, type Term } from './costs';
 import { BODY_LIMIT_G, obstacleFor, staysDry } from './rules';
 import { naturesTogether } from './natures';
 import { isUnwanted, partnersOf } from './wishes';
@@ -161,10 +161,7 @@ export function compileInstance(plan: Plan): Instance {
   const allowed = new Uint8Array(n * m);
   members.forEach((lot, i) => {
     spots.forEach((spot, j) => {
-      for (const thing of lot) {
-        const cost = linearPoints(plan, thing, spot);
-        points[i * m + j]! += cost.handling + cost.reach + cost.dry;
-      }
+      for (const thing of lot) points[i * m + j]! += placingPoints(plan, thing, spot);
       const forbidden =
         outer[i]!.some((thing) => {
           const carrier = carriers.get(thing.id)!;

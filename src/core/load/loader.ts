@@ -4,7 +4,7 @@ import type { Plan } from '@/core/plan/plan';
 import { compartmentsOf } from '@/core/plan/where';
 import { seededRandom } from '@/core/random';
 import { lowerBound } from './bound';
-import { linearPoints, TERMS, type Term } from './costs';
+import { LINEAR_TERMS, linearPoints, TERMS, type Term } from './costs';
 import { explainLoad, type Reason } from './explain';
 import { limitsOf, type Limiting } from './limits';
 import { compileInstance, withLeastRoom, type Instance } from './instance';
@@ -203,9 +203,7 @@ export function termsOf(plan: Plan, instance: Instance, where: Int32Array): Reco
     if (where[i]! < 0) return;
     for (const thing of lot) {
       const cost = linearPoints(plan, thing, instance.spots[where[i]!]!);
-      terms.handling += cost.handling;
-      terms.reach += cost.reach;
-      terms.dry += cost.dry;
+      for (const term of LINEAR_TERMS) terms[term] += cost[term];
     }
   });
   return {

@@ -12,7 +12,7 @@ import {
 import { APART, bitOf, type Nature } from './natures';
 import type { Instance } from './instance';
 
-/** Parts of the objective as the search sees them; `placing` is handling, reach and dry together. */
+/** Parts of the objective as the search sees them; `placing` is what depends on one thing and its compartment (`LINEAR_TERMS`). */
 export interface ObjectiveParts {
   placing: number;
   together: number;
