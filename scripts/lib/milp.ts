@@ -2,6 +2,8 @@ import { SYSTEMS } from '@/core/kit/thing';
 import {
   APART_POINTS,
   FAIR_POINTS,
+  FOOD_BAG_POINTS,
+  FOOD_BAGS,
   PRESS_POINTS,
   SHARE_POINTS,
   sidePoints,
@@ -127,6 +129,26 @@ export function milpText(instance: Instance): string {
     cost(-weights.together * SPREAD_POINTS, `u_${s}`);
     row([[1, `u_${s}`], ...places.map((j): [number, string] => [-1, `y_${s}_${j}`])], '<=', 0);
   });
+  // Bags that hold food other than the day's snacks, and how many of them are too many.
+  const stores = cells.filter(([i]) => instance.stores[i]);
+  const foodBags = [...new Set(stores.map(([, j]) => instance.bagOf[j]!))];
+  for (const k of foodBags) {
+    binaries.push(`f_${k}`);
+    for (const [i, j] of stores)
+      if (instance.bagOf[j] === k)
+        row(
+          [
+            [1, x(i, j)],
+            [-1, `f_${k}`],
+          ],
+          '<=',
+          0,
+        );
+  }
+  if (foodBags.length > FOOD_BAGS) {
+    cost(weights['food bags'] * FOOD_BAG_POINTS, 'foodbags');
+    row([[1, 'foodbags'], ...foodBags.map((k): [number, string] => [-1, `f_${k}`])], '>=', -FOOD_BAGS);
+  }
   // What spoils and what suffers in which compartments, and each pair of them that is in one.
   const having = (nature: Nature, j: number) =>
     cells.filter(([i, k]) => k === j && instance.natures[i]! & bitOf(nature));

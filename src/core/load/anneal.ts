@@ -2,7 +2,14 @@ import { SYSTEMS } from '@/core/kit/thing';
 import type { Random } from '@/core/random';
 import { openLoop, type AnnealLoop } from './annealLoop';
 import { annealTables, pricesOf } from './annealTables';
-import { SIDE_FREE_G, SIDE_OVER_POINTS, SIDE_POINTS, TAIL_FREE_KGM, TAIL_OVER_POINTS } from './costs';
+import {
+  FOOD_BAGS,
+  SIDE_FREE_G,
+  SIDE_OVER_POINTS,
+  SIDE_POINTS,
+  TAIL_FREE_KGM,
+  TAIL_OVER_POINTS,
+} from './costs';
 import type { Instance } from './instance';
 import { largerOf } from './stiffSize';
 
@@ -84,7 +91,7 @@ export class Annealer {
     { swaps = 0.64, hope = 20, stiffCapacityMl = null, roomMl = null }: AnnealOptions = {},
   ) {
     const { points, ...tables } = tablesOf(instance, free);
-    const { press, spread, apart, pair, fair } = pricesOf(instance.weights);
+    const { press, spread, foodBag, apart, pair, fair } = pricesOf(instance.weights);
     this.nextCut = new Int32Array(instance.m);
     this.stiffCapacityMl = stiffCapacityMl;
     this.roomMl = roomMl;
@@ -103,6 +110,8 @@ export class Annealer {
         balanceWeight: instance.weights.balance,
         press,
         spreadPoints: spread,
+        foodBagPoints: foodBag,
+        foodBags: FOOD_BAGS,
         apartPoints: apart,
         pairPoints: pair,
         fairPoints: fair,

@@ -67,6 +67,9 @@ export let swaps: i32 = 0;
 export let hope: f64 = 0;
 export let bodyLimitG: f64 = 0;
 export let spreadPoints: f64 = 0;
+/** Points of each further bag that holds stores of food, beyond so many. */
+export let foodBagPoints: f64 = 0;
+export let foodBags: i32 = 0;
 export let apartPoints: f64 = 0;
 export let pairPoints: f64 = 0;
 export let needMl: Floats = changetype<Floats>(0);
@@ -74,6 +77,7 @@ export let comfortMl: Floats = changetype<Floats>(0);
 export let stiffMl: Floats = changetype<Floats>(0);
 export let massG: Floats = changetype<Floats>(0);
 export let system: Ints = changetype<Ints>(0);
+export let stores: Bytes = changetype<Bytes>(0);
 export let natures: Ints = changetype<Ints>(0);
 export let pair: Ints = changetype<Ints>(0);
 export let points: Floats = changetype<Floats>(0);
@@ -143,6 +147,8 @@ let drawn: Ints = changetype<Ints>(0);
 let drawnCount: i32 = 0;
 /** What a place would hold after a part of a move. */
 let after: Things = changetype<Things>(0);
+/** How many bags hold stores of food. */
+let bagsWithStores: i32 = 0;
 export let total: f64 = 0;
 export let over: f64 = 0;
 /** Price of a millilitre that does not fit, in points. */
@@ -234,6 +240,7 @@ export function setUp(): void {
     own.massG = massG[i];
     own.rest = restOf(i);
     own.rest.system = systemAt(system[i]);
+    own.rest.isStore = stores[i];
     own.rest.bear(natures[i]);
     if (pair[i] >= 0) own.pair = thing(pair[i]);
     own.points = changetype<Floats>(changetype<usize>(points) + ((<usize>(i * M)) << 3));
@@ -251,7 +258,11 @@ export function setUp(): void {
 
 /** Takes up the assignment in `where`: all running sums anew. The price stays: it has found what room is worth here. */
 export function start(): void {
-  for (let k = 0; k <= bags; k += 1) bag(k).massG = 0;
+  for (let k = 0; k <= bags; k += 1) {
+    bag(k).massG = 0;
+    bag(k).stores = 0;
+  }
+  bagsWithStores = 0;
   for (let r = 0; r < riders; r += 1) {
     const own = rider(r);
     own.left = baseLeftG[r];
@@ -683,7 +694,7 @@ function leave(i: Thing, c: Place): void {
   last.points = NOBODY;
 }
 
-/** Counts a thing in another place: what that changes in how far its system is spread, in points. */
+/** Counts a thing in another place: what that changes in how far its system is spread, and food over bags, in points. */
 function count(i: Thing, from: Place, to: Place): f64 {
   const s = i.rest.system;
   let change: f64 = 0;
@@ -694,6 +705,22 @@ function count(i: Thing, from: Place, to: Place): f64 {
   if (to.index > 0 && add(s.present, to.index, 1) === 1) {
     s.spread += 1;
     if (s.spread > 1) change += spreadPoints;
+  }
+  if (i.rest.isStore && from.bag !== to.bag) {
+    if (from.index > 0) {
+      from.bag.stores -= 1;
+      if (from.bag.stores === 0) {
+        bagsWithStores -= 1;
+        if (bagsWithStores >= foodBags) change -= foodBagPoints;
+      }
+    }
+    if (to.index > 0) {
+      to.bag.stores += 1;
+      if (to.bag.stores === 1) {
+        bagsWithStores += 1;
+        if (bagsWithStores > foodBags) change += foodBagPoints;
+      }
+    }
   }
   return change;
 }

@@ -82,6 +82,8 @@ export class Seats {
 export class Bag {
   massG: f64;
   limitG: f64;
+  /** How many stores of food are in it. */
+  stores: i32;
 }
 
 @unmanaged
@@ -225,6 +227,8 @@ export class System {
 @unmanaged
 export class Rest {
   system: System;
+  /** 1 for food that is not the day's snacks. */
+  isStore: i32;
   /** What it is to those beside it: of each nature one or none, 16 bits each. */
   natureLow: v128;
   natureHigh: v128;

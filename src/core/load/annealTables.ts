@@ -2,6 +2,7 @@ import { SYSTEMS } from '@/core/kit/thing';
 import {
   APART_POINTS,
   FAIR_POINTS,
+  FOOD_BAG_POINTS,
   PAIR_POINTS,
   PRESS_POINTS,
   SHARE_POINTS,
@@ -30,6 +31,8 @@ export interface AnnealTables {
   stiffMl: Float64Array;
   massG: Float64Array;
   system: Int32Array;
+  /** 1 for food that is not the day's snacks. */
+  stores: Uint8Array;
   /** What each is to those beside it, as a set; and by each set, how many pairs in it should be apart (natures.ts). */
   natures: Int32Array;
   troubles: Uint8Array;
@@ -57,10 +60,11 @@ export interface AnnealTables {
   share: Float64Array;
 }
 
-/** Points for a millilitre pressed, a further compartment of a system, a pair to be apart, a wished pair, a gram beyond the fair. */
+/** Points for a millilitre pressed, a further compartment of a system, a further bag of food, a pair to be apart, a wished pair, a gram beyond the fair. */
 export const pricesOf = (weights: Instance['weights']) => ({
   press: (weights.tight * PRESS_POINTS) / 1000,
   spread: weights.together * SPREAD_POINTS,
+  foodBag: weights['food bags'] * FOOD_BAG_POINTS,
   apart: weights.apart * APART_POINTS,
   pair: weights.wishes * PAIR_POINTS,
   fair: (weights.fair * FAIR_POINTS) / 1000,
@@ -101,6 +105,7 @@ export function annealTables(instance: Instance, free: readonly number[]): Annea
     stiffMl: withNone(instance.stiffMl),
     massG: withNone(instance.massG),
     system: Int32Array.from({ length: n + 1 }, (_, i) => (i === n ? S : instance.system[i]!)),
+    stores: Uint8Array.from({ length: n + 1 }, (_, i) => (i === n ? 0 : instance.stores[i]!)),
     natures: Int32Array.from({ length: n + 1 }, (_, i) => (i === n ? 0 : instance.natures[i]!)),
     pair: Int32Array.from({ length: n + 1 }, (_, i) => (i === n ? -1 : instance.pair[i]!)),
     points,

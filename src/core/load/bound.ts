@@ -26,7 +26,7 @@ const NEVER = Infinity;
  * terms that are convex in the whole load (balance, fairness, what is pressed) are replaced by one of the straight
  * lines under them, whose slope is a price too. What is left falls apart into the systems, and each is put cheapest
  * with what its spread over compartments costs (`SystemBound`). The prices are found by subgradient ascent. Counted as
- * nothing: conflicts of systems in a compartment, pairs, and what must be dug out.
+ * nothing: conflicts in a compartment, food in many bags, pairs, and what must be dug out.
  *
  * Never more than the optimum, whatever the prices: for any prices the relaxed problem's least is at most the cost of
  * any allowed load.

@@ -12,6 +12,7 @@ export const TERMS = [
   'dry',
   'usual place',
   'together',
+  'food bags',
   'apart',
   'tight',
   'balance',
@@ -115,6 +116,9 @@ export const PAIR_POINTS = 100;
 export const FAIR_POINTS = 8;
 /** Each further compartment a system is spread over. */
 export const SPREAD_POINTS = 2;
+/** Each further bag that holds food other than the day's snacks, where it is in more than two: it is hung or carried away at night. */
+export const FOOD_BAGS = 2;
+export const FOOD_BAG_POINTS = 6;
 /** Each pair of systems that should be apart and share a compartment. */
 export const APART_POINTS = 4;
 /** Each litre that soft things must be pressed below their loose size. */

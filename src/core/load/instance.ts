@@ -34,6 +34,8 @@ export interface Instance {
   stiffMl: Float64Array;
   massG: Float64Array;
   system: Int32Array;
+  /** 1 for food that is not the day's snacks. */
+  stores: Uint8Array;
   /** What each is to those beside it, as a set (natures.ts). */
   natures: Int32Array;
   leave: Float64Array;
@@ -136,6 +138,9 @@ function mirrorsOf(spots: readonly Spot[], riderOf: Int32Array): Int32Array {
   );
 }
 
+/** Food for camp and for lunch, as against what is eaten while riding. */
+const isStore = ({ system, call }: Thing): boolean => system === 'food' && call !== 'riding';
+
 /** Compiles a plan into a load problem. */
 export function compileInstance(plan: Plan): Instance {
   const riders = ridersOf(plan);
@@ -219,6 +224,7 @@ export function compileInstance(plan: Plan): Instance {
     stiffMl: sum(outer, (thing) => (thing.form.kind === 'soft' ? 0 : leastRoomMl(thing))),
     massG,
     system: Int32Array.from(things, (thing) => SYSTEMS.indexOf(thing.system)),
+    stores: Uint8Array.from(members, (lot) => (lot.some(isStore) ? 1 : 0)),
     natures: Int32Array.from(members, (lot) => naturesTogether(lot, holders)),
     leave: sum(members, (thing) => LEAVE_POINTS[thing.need] * weightOf(plan, 'left behind')),
     capacityMl: Float64Array.from(spots, (spot) => spot.capacityMl),

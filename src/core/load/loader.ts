@@ -209,6 +209,7 @@ export function termsOf(plan: Plan, instance: Instance, where: Int32Array): Reco
   return {
     ...terms,
     together: parts.together,
+    'food bags': parts.foodBags,
     apart: parts.apart,
     tight: parts.tight,
     balance: parts.balance,

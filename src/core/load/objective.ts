@@ -2,6 +2,8 @@ import { SYSTEMS } from '@/core/kit/thing';
 import {
   APART_POINTS,
   FAIR_POINTS,
+  FOOD_BAG_POINTS,
+  FOOD_BAGS,
   PAIR_POINTS,
   PRESS_POINTS,
   SHARE_POINTS,
@@ -16,6 +18,7 @@ import type { Instance } from './instance';
 export interface ObjectiveParts {
   placing: number;
   together: number;
+  foodBags: number;
   apart: number;
   tight: number;
   balance: number;
@@ -117,6 +120,10 @@ export function objectiveOf(instance: Instance, where: Int32Array): ObjectivePar
     for (let j = 0; j < m; j += 1) if (present[s * m + j]! > 0) used += 1;
     spread += Math.max(0, used - 1);
   }
+  const withFood = new Set(
+    Array.from(where).flatMap((j, i) => (j >= 0 && instance.stores[i] ? instance.bagOf[j]! : [])),
+  );
+  const foodBags = weights['food bags'] * FOOD_BAG_POINTS * Math.max(0, withFood.size - FOOD_BAGS);
   const holds = (j: number, nature: Nature): boolean =>
     where.some((at, i) => at === j && instance.natures[i]! & bitOf(nature));
   let apart = 0;
@@ -140,12 +147,13 @@ export function objectiveOf(instance: Instance, where: Int32Array): ObjectivePar
   return {
     placing,
     together,
+    foodBags,
     apart: apartPoints,
     tight,
     balance,
     fair,
     wishes,
     leftBehind,
-    total: placing + together + apartPoints + tight + balance + fair + wishes + leftBehind,
+    total: placing + together + foodBags + apartPoints + tight + balance + fair + wishes + leftBehind,
   };
 }

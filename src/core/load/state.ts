@@ -3,6 +3,8 @@ import { steepOf } from './annealTables';
 import {
   APART_POINTS,
   FAIR_POINTS,
+  FOOD_BAG_POINTS,
+  FOOD_BAGS,
   PRESS_POINTS,
   SHARE_POINTS,
   sidePoints,
@@ -40,6 +42,9 @@ export class LoadState {
   private readonly natures: Int32Array;
   /** Compartments each system is spread over. */
   private readonly spread: Int32Array;
+  /** By bag, how many stores of food are in it; and how many bags have any. */
+  private readonly stores: Int32Array;
+  private bagsWithStores = 0;
   // By rider.
   private readonly bodyG: Float64Array;
   private readonly leftG: Float64Array;
@@ -50,6 +55,7 @@ export class LoadState {
   private readonly balanced: Float64Array;
   private readonly pressPoints: number;
   private readonly spreadPoints: number;
+  private readonly foodBagPoints: number;
   private readonly apartPoints: number;
   private readonly balanceWeight: number;
   private readonly fairPoints: number;
@@ -69,6 +75,8 @@ export class LoadState {
     const { weights } = instance;
     this.pressPoints = (weights.tight * PRESS_POINTS) / 1000;
     this.spreadPoints = weights.together * SPREAD_POINTS;
+    this.stores = new Int32Array(b);
+    this.foodBagPoints = weights['food bags'] * FOOD_BAG_POINTS;
     this.apartPoints = weights.apart * APART_POINTS;
     this.balanceWeight = weights.balance;
     this.fairPoints = (weights.fair * FAIR_POINTS) / 1000;
@@ -134,21 +142,25 @@ export class LoadState {
     let mass = massG[i]!;
     let comfort = comfortMl[i]!;
     // What goes may leave its system less spread, and end the trouble it makes.
-    if (from >= 0) points -= this.spreadPoints + this.troubleOf(i, from);
+    if (from >= 0) points -= this.sparedBy(i, from);
     if (k >= 0) {
       points += this.pointsAt(k, from) - this.pointsAt(k, j);
       mass -= massG[k]!;
       comfort -= comfortMl[k]!;
-      if (j >= 0) points -= this.spreadPoints + this.troubleOf(k, j);
+      if (j >= 0) points -= this.sparedBy(k, j);
     }
     const steep = this.steep[(from + 1) * (m + 1) + j + 1]!;
     return points - steep * (mass < 0 ? -mass : mass) - this.pressPoints * (comfort < 0 ? -comfort : comfort);
   }
 
-  /** Points that at most are spared where thing i goes from compartment j, by what it is to those beside it. */
-  private troubleOf(i: number, j: number): number {
+  /** Points that at most are spared where thing i goes from compartment j: a place of its system, a bag of food, what it spoils. */
+  private sparedBy(i: number, j: number): number {
     const here = this.natures[j]!;
-    return this.apartPoints * (TROUBLES[here]! - TROUBLES[here & ~this.instance.natures[i]!]!);
+    return (
+      this.spreadPoints +
+      (this.instance.stores[i] ? this.foodBagPoints : 0) +
+      this.apartPoints * (TROUBLES[here]! - TROUBLES[here & ~this.instance.natures[i]!]!)
+    );
   }
 
   private pointsAt(i: number, j: number): number {
@@ -204,6 +216,15 @@ export class LoadState {
       // The first compartment of a system is free.
       if (sign > 0 ? spread > 0 : spread > 1) change += sign * this.spreadPoints;
       this.spread[system] = spread + sign;
+    }
+    if (instance.stores[i]) {
+      const bag = instance.bagOf[j]!;
+      const held = (this.stores[bag]! += sign);
+      if (held === (sign > 0 ? 1 : 0)) {
+        this.bagsWithStores += sign;
+        if (this.bagsWithStores >= (sign > 0 ? FOOD_BAGS + 1 : FOOD_BAGS))
+          change += sign * this.foodBagPoints;
+      }
     }
     const here = this.natures[j]!;
     for (let rest = instance.natures[i]!; rest !== 0; rest &= rest - 1) {
