@@ -1,6 +1,8 @@
 import { SYSTEMS } from '@/core/kit/thing';
 import {
   APART_POINTS,
+  BODY_FREE_G,
+  BODY_OVER_POINTS,
   FAIR_POINTS,
   FOOD_BAG_POINTS,
   FOOD_BAGS,
@@ -96,15 +98,15 @@ export function milpText(instance: Instance): string {
         '<=',
         instance.bagLimitG[k]!,
       );
-  for (let r = 0; r < instance.r; r += 1)
-    row(
-      byBag(
-        (j) => instance.onBody[j] === 1 && instance.riderOf[j] === r,
-        (i) => instance.massG[i]!,
-      ),
-      '<=',
-      instance.bodyLimitG,
+  for (let r = 0; r < instance.r; r += 1) {
+    const carried = byBag(
+      (j) => instance.onBody[j] === 1 && instance.riderOf[j] === r,
+      (i) => -instance.massG[i]! / 1000,
     );
+    if (carried.length === 0) continue;
+    cost(weights.balance * BODY_OVER_POINTS, `body_${r}`);
+    row([[1, `body_${r}`], ...carried], '>=', -BODY_FREE_G / 1000);
+  }
 
   // Which systems are in which compartments; how many further ones each is spread over.
   SYSTEMS.forEach((_, s) => {

@@ -207,7 +207,7 @@ export const PLACE_DEFAULTS: Record<Place, PlaceDefault> = {
   'rear rack': usually('box', 'at camp', 'shower-proof', 8000, 'zip', 'top', 'rack'),
   pannier: usually('box', 'at camp', 'sealed', 6000, 'roll-top', 'top', 'rack'),
   'strap outside': usually('cylinder', 'at a stop', 'open', 1000, 'none', 'top', 'straps'),
-  body: usually('box', 'at a stop', 'open', 2000, 'zip', 'top', 'worn'),
+  body: usually('box', 'at a stop', 'shower-proof', 4000, 'zip', 'top', 'worn'),
 };
 
 /** Places that come in twos, one each side. */

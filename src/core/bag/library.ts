@@ -120,7 +120,7 @@ export const BAG_LIBRARY: readonly LibraryBag[] = [
   one('pannier-s', 'Pannier, small', 'pannier', 520, 6000, box(230, 130, 290), 8000),
   one('pannier-m', 'Pannier', 'pannier', 680, 8000, box(290, 160, 340), 14000),
   one('hip', 'Hip pack', 'body', 260, 2000, box(240, 90, 140), 2500),
-  one('vest', 'Hydration pack', 'body', 380, 2000, box(230, 70, 380), 5000),
+  one('vest', 'Hydration pack', 'body', 380, 4000, box(230, 70, 380), 5000),
 ];
 
 /**

@@ -1,8 +1,8 @@
 import type { Thing } from '@/core/kit/thing';
 import { massWithContentsG, relieve } from '@/core/load/fixes';
-import { BODY_LIMIT_G } from '@/core/load/rules';
+import { BODY_FREE_G } from '@/core/load/costs';
 import type { Formatter } from '@/core/units/format';
-import type { Check, Finding } from './finding';
+import type { Check, Finding, Severity } from './finding';
 
 const CAUTION = "Never go over a maker's limit for a bag, mount, fork, rack or frame.";
 
@@ -19,12 +19,13 @@ export const overMass: Check = {
       limitG: number,
       things: Thing[],
       reason: string,
+      severity: Severity = 'stop',
     ): void => {
       if (massG <= limitG + 1e-6) return;
       findings.push({
         id,
         check: 'over mass',
-        severity: 'stop',
+        severity,
         stage: 'load',
         subject,
         message: overMessage(format, what, massG, limitG),
@@ -73,9 +74,10 @@ export const overMass: Check = {
       null,
       'What you carry on your body',
       onBody.reduce((sum, c) => sum + c.massG, 0),
-      BODY_LIMIT_G,
+      BODY_FREE_G,
       onBody.flatMap((c) => c.things),
       'A load on the back for hours tires neck, back and hands; most riders keep it under 2 kg.',
+      'look',
     );
     const limit = facts.plan.bike?.greatestTotalG ?? null;
     if (limit !== null) {

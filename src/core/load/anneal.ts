@@ -3,6 +3,8 @@ import type { Random } from '@/core/random';
 import { openLoop, type AnnealLoop } from './annealLoop';
 import { annealTables, pricesOf } from './annealTables';
 import {
+  BODY_FREE_G,
+  BODY_OVER_POINTS,
   FOOD_BAGS,
   SIDE_FREE_G,
   SIDE_OVER_POINTS,
@@ -106,7 +108,6 @@ export class Annealer {
         closes: overMl + 1e-6,
         swaps: Math.round(swaps * 65_536),
         hope,
-        bodyLimitG: instance.bodyLimitG,
         balanceWeight: instance.weights.balance,
         press,
         spreadPoints: spread,
@@ -120,6 +121,8 @@ export class Annealer {
         sideFreeG: SIDE_FREE_G,
         tailOverPrice: TAIL_OVER_POINTS,
         tailFreeKgM: TAIL_FREE_KGM,
+        bodyOverPrice: BODY_OVER_POINTS / 1000,
+        bodyFreeG: BODY_FREE_G,
         freeCount: free.length,
         words: wordsOf(instance.n),
         mostCuts: MOST_CUTS,

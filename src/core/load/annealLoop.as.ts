@@ -34,6 +34,8 @@ export {
   sideFreeG,
   tailOverPrice,
   tailFreeKgM,
+  bodyOverPrice,
+  bodyFreeG,
   troubles,
 } from './annealRecords.as';
 
@@ -65,7 +67,6 @@ export let closes: f64 = 0;
 export let swaps: i32 = 0;
 /** So many points two things that change places may cost too much, for a third and fourth to make up for. */
 export let hope: f64 = 0;
-export let bodyLimitG: f64 = 0;
 export let spreadPoints: f64 = 0;
 /** Points of each further bag that holds stores of food, beyond so many. */
 export let foodBagPoints: f64 = 0;
@@ -460,11 +461,9 @@ export function run(moves: i32): void {
     if (dm > 0) {
       if (b.mass + dm > b.limit + EPSILON) continue;
       if (a.bag !== b.bag && b.bag.massG + dm > b.bag.limitG + EPSILON) continue;
-      if (b.onBody !== 0 && !(a.onBody !== 0 && q === r) && r.body + dm > bodyLimitG + EPSILON) continue;
     } else if (dm < 0) {
       if (a.mass - dm > a.limit + EPSILON) continue;
       if (a.bag !== b.bag && a.bag.massG - dm > a.bag.limitG + EPSILON) continue;
-      if (a.onBody !== 0 && !(b.onBody !== 0 && q === r) && q.body - dm > bodyLimitG + EPSILON) continue;
     }
     // What comes to b's rider; where a is another's, what goes from that one too.
     const same: f64 = q === r ? 1 : 0;

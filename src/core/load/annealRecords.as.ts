@@ -12,6 +12,8 @@ export let sideOverPrice: f64 = 0;
 export let sideFreeG: f64 = 0;
 export let tailOverPrice: f64 = 0;
 export let tailFreeKgM: f64 = 0;
+export let bodyOverPrice: f64 = 0;
+export let bodyFreeG: f64 = 0;
 /** By a set of natures, how many pairs in it are to be kept apart. */
 export let troubles: Bytes = changetype<Bytes>(0);
 
@@ -106,7 +108,11 @@ export class Rider {
     const size = abs(leftG);
     const sides = size * sidePrice + (size > sideFreeG ? (size - sideFreeG) * sideOverPrice : 0);
     const tails = tailKgM > tailFreeKgM ? tailOverPrice * (tailKgM - tailFreeKgM) : 0;
-    return balanceWeight * (sides + tails + this.share * abs(shift)) + (unfair > 0 ? fairPoints * unfair : 0);
+    const bodies = bodyG > bodyFreeG ? bodyOverPrice * (bodyG - bodyFreeG) : 0;
+    return (
+      balanceWeight * (sides + tails + bodies + this.share * abs(shift)) +
+      (unfair > 0 ? fairPoints * unfair : 0)
+    );
   }
 }
 

@@ -1,6 +1,7 @@
 import { SYSTEMS } from '@/core/kit/thing';
 import {
   APART_POINTS,
+  BODY_OVER_POINTS,
   FAIR_POINTS,
   FOOD_BAG_POINTS,
   PAIR_POINTS,
@@ -142,14 +143,23 @@ export function steepOf(instance: Instance): Float64Array {
   const { fair } = pricesOf(instance.weights);
   const share = shareOf(instance);
   const [side, tailM] = [withFloor(instance, instance.side, 0), withFloor(instance, instance.tailM, 0)];
+  const body = withFloor(instance, instance.onBody, 0);
   const riderOf = (c: number) => (c === 0 ? -1 : instance.riderOf[c - 1]!);
   // What a gram that comes to place c, or goes from it, changes at most for its rider.
-  const gram = (c: number, sideBy: number, tailBy: number, frontBy: number, loadBy: number): number =>
+  const gram = (
+    c: number,
+    sideBy: number,
+    tailBy: number,
+    frontBy: number,
+    bodyBy: number,
+    loadBy: number,
+  ): number =>
     c === 0
       ? 0
       : balance *
           (STEEPEST_SIDE * Math.abs(sideBy) +
             (TAIL_OVER_POINTS * Math.abs(tailBy)) / 1000 +
+            (BODY_OVER_POINTS * Math.abs(bodyBy)) / 1000 +
             share[riderOf(c)]! * Math.abs(frontBy)) +
         (instance.fairG[riderOf(c)] === Infinity ? 0 : fair * Math.abs(loadBy));
   const toFront = (c: number) =>
@@ -161,7 +171,15 @@ export function steepOf(instance: Instance): Float64Array {
     for (let y = 0; y < M; y += 1)
       steep[x * M + y] =
         x === 0 || y === 0 || riderOf(x) !== riderOf(y)
-          ? gram(x, side[x]!, tailM[x]!, toFront(x), 1) + gram(y, side[y]!, tailM[y]!, toFront(y), 1)
-          : gram(x, side[y]! - side[x]!, tailM[y]! - tailM[x]!, toFront(y) - toFront(x), 0);
+          ? gram(x, side[x]!, tailM[x]!, toFront(x), body[x]!, 1) +
+            gram(y, side[y]!, tailM[y]!, toFront(y), body[y]!, 1)
+          : gram(
+              x,
+              side[y]! - side[x]!,
+              tailM[y]! - tailM[x]!,
+              toFront(y) - toFront(x),
+              body[y]! - body[x]!,
+              0,
+            );
   return steep;
 }

@@ -1,5 +1,7 @@
 import { SYSTEMS } from '@/core/kit/thing';
 import {
+  BODY_FREE_G,
+  BODY_OVER_POINTS,
   FAIR_POINTS,
   PRESS_POINTS,
   SHARE_POINTS,
@@ -121,7 +123,8 @@ function rowsOf(instance: Instance) {
   }
   for (let k = 0; k < b; k += 1) limit[bag + k] = instance.bagLimitG[k]! / 1000;
   for (let k = 0; k < r; k += 1) {
-    limit[body + k] = instance.bodyLimitG / 1000;
+    limit[body + k] = BODY_FREE_G / 1000;
+    high[body + k] = weights.balance * BODY_OVER_POINTS;
     high[side + k] = weights.balance * STEEPEST_SIDE * 1000;
     low[side + k] = -high[side + k]!;
     limit[side + k] = -instance.baseLeftG[k]! / 1000;
@@ -154,7 +157,7 @@ function rowsOf(instance: Instance) {
   // A pinned thing may itself break a hard limit; then nothing more goes in, and that is all the bound may use.
   for (let k = 0; k < K; k += 1) {
     limit[k]! -= use[k]!;
-    const hard = k < press || (k >= bag && k < side);
+    const hard = k < press || (k >= bag && k < body);
     if (hard && limit[k]! < 0) limit[k] = 0;
   }
 

@@ -139,6 +139,11 @@ export const TAIL_OVER_POINTS = 160;
 export const TAIL_FREE_KGM = 0.95 * TAIL_CHECK_KGM;
 export const tailPoints = (momentKgM: number): number =>
   momentKgM > TAIL_FREE_KGM ? TAIL_OVER_POINTS * (momentKgM - TAIL_FREE_KGM) : 0;
+/** What riders agree a body carries without harm (domain: none above 2 kg), and points for each kilogram beyond. */
+export const BODY_FREE_G = 2000;
+export const BODY_OVER_POINTS = 10;
+export const bodyPoints = (bodyG: number): number =>
+  bodyG > BODY_FREE_G ? (BODY_OVER_POINTS * (bodyG - BODY_FREE_G)) / 1000 : 0;
 /**
  * Each per cent of bike and kit that lies on another wheel than in the bare bike's share. Measured against all that
  * might be loaded, not what is: so every term is linear in the assignment, and an integer programme can judge it.
@@ -151,9 +156,12 @@ export type LinearPoints = Record<(typeof LINEAR_TERMS)[number], number>;
 
 /** Those terms, weighted, in points. */
 export function linearPoints(plan: Plan, thing: Thing, spot: Spot): LinearPoints {
+  // A bladder with a hose is reached while riding, and welcome on the back.
+  const drunkFromBack = spot.onBody && thing.traits.includes('hose');
   return {
-    handling: weightOf(plan, 'handling') * handlingPoints(thingMassG(thing), spot),
-    reach: weightOf(plan, 'reach') * (reachPoints(thing, spot) + fragilePoints(thing, spot)),
+    handling: weightOf(plan, 'handling') * (drunkFromBack ? 0 : handlingPoints(thingMassG(thing), spot)),
+    reach:
+      weightOf(plan, 'reach') * (drunkFromBack ? 0 : reachPoints(thing, spot) + fragilePoints(thing, spot)),
     dry: weightOf(plan, 'dry') * dryPoints(thing, spot, plan.trip.rain),
     'usual place': weightOf(plan, 'usual place') * usualPoints(thing, spot),
   };

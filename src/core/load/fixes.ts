@@ -2,11 +2,11 @@ import type { Thing } from '@/core/kit/thing';
 import { thingMassG } from '@/core/kit/thing';
 import type { Fix } from '@/core/checks/finding';
 import type { CompartmentFacts, Facts } from '@/core/plan/facts';
-import { placingPoints } from './costs';
+import { BODY_FREE_G, placingPoints } from './costs';
 import type { Fit } from '@/core/fit/fit';
 import { knownFit, knownToClose } from '@/core/fit/known';
 import { leastRoomMl } from '@/core/fit/split';
-import { BODY_LIMIT_G, obstacleFor, staysDry } from './rules';
+import { obstacleFor, staysDry } from './rules';
 import { companyOf, isUnwanted } from './wishes';
 import type { Spot } from './spots';
 
@@ -38,7 +38,7 @@ export function roomFor(
     // What does not go in by litres need not be laid down to know it.
     if (spot.id === current || fit.stiffMl + fit.softMl + leastMl > spot.capacityMl) return false;
     if (heldG + massG > (spot.compartment.limitG ?? Infinity)) return false;
-    if (spot.onBody && !already?.onBody && onBodyG() + massG > BODY_LIMIT_G) return false;
+    if (spot.onBody && !already?.onBody && onBodyG() + massG > BODY_FREE_G) return false;
     const bag = facts.byBag.get(spot.bag.id)!;
     return already?.bag.id === spot.bag.id || bag.contentsG + massG <= bag.limitG;
   };

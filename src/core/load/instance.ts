@@ -7,7 +7,7 @@ import type { Plan } from '@/core/plan/plan';
 import { compartmentsOf } from '@/core/plan/where';
 import { carriersOf, planOf, ridersOf, sharesOf } from '@/core/plan/riders';
 import { LEAVE_POINTS, placingPoints, TERMS, weightOf, type Term } from './costs';
-import { BODY_LIMIT_G, obstacleFor, staysDry } from './rules';
+import { obstacleFor, staysDry } from './rules';
 import { naturesTogether } from './natures';
 import { isUnwanted, partnersOf } from './wishes';
 import type { Spot } from './spots';
@@ -46,7 +46,6 @@ export interface Instance {
   /** Whose bike, or body, each compartment is on. */
   riderOf: Int32Array;
   onBody: Uint8Array;
-  bodyLimitG: number;
   /** +1 left of the centre line, −1 right, 0 on it. */
   side: Float64Array;
   /** Share of a gram here that the front wheel carries. */
@@ -233,7 +232,6 @@ export function compileInstance(plan: Plan): Instance {
     bagLimitG: Float64Array.from(bags, (bag) => bag.limitG),
     riderOf,
     onBody: Uint8Array.from(spots, (spot) => (spot.onBody ? 1 : 0)),
-    bodyLimitG: BODY_LIMIT_G,
     side: Float64Array.from(spots, side),
     baseLeftG,
     frontShare: Float64Array.from(spots, share),

@@ -2,10 +2,10 @@ import type { Instance } from './instance';
 import { FittedState } from './fitted';
 
 /**
- * What keeps things out of a compartment where they would cost less: its litres, how the stiff lies that is in it, what it or
- * its bag may carry, or what the rider's body may.
+ * What keeps things out of a compartment where they would cost less: its litres, how the stiff lies that is in it, or what it or
+ * its bag may carry.
  */
-export const LIMITS = ['litres', 'how things lie', 'mass', 'bag mass', 'body mass'] as const;
+export const LIMITS = ['litres', 'how things lie', 'mass', 'bag mass'] as const;
 export type Limit = (typeof LIMITS)[number];
 
 export interface Limiting {

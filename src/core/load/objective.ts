@@ -1,6 +1,7 @@
 import { SYSTEMS } from '@/core/kit/thing';
 import {
   APART_POINTS,
+  bodyPoints,
   FAIR_POINTS,
   FOOD_BAG_POINTS,
   FOOD_BAGS,
@@ -51,7 +52,6 @@ export function brokenRules(
   const { n, m } = instance;
   const mass = new Float64Array(m);
   const bag = new Float64Array(instance.b);
-  const body = new Float64Array(instance.r);
   const broken: string[] = [];
   for (let i = 0; i < n; i += 1) {
     const j = where[i]!;
@@ -63,7 +63,6 @@ export function brokenRules(
     }
     mass[j]! += instance.massG[i]!;
     bag[instance.bagOf[j]!]! += instance.massG[i]!;
-    if (instance.onBody[j]) body[instance.riderOf[j]!]! += instance.massG[i]!;
   }
   for (let j = 0; j < m; j += 1) {
     if (!closes(j)) broken.push(`${instance.spots[j]!.name} does not close`);
@@ -72,7 +71,6 @@ export function brokenRules(
   for (let k = 0; k < instance.b; k += 1) {
     if (bag[k]! > instance.bagLimitG[k]! + 1e-6) broken.push(`bag ${k} is too heavy`);
   }
-  if (body.some((massG) => massG > instance.bodyLimitG + 1e-6)) broken.push('too much on the body');
   return broken;
 }
 
@@ -89,6 +87,7 @@ export function objectiveOf(instance: Instance, where: Int32Array): ObjectivePar
   let leftBehind = 0;
   const leftG = instance.baseLeftG.slice();
   const carriedG = new Float64Array(instance.r);
+  const bodyG = new Float64Array(instance.r);
   const totalG = instance.baseG.slice();
   const frontG = instance.baseFrontG.slice();
   const tailKgM = instance.baseTailKgM.slice();
@@ -105,7 +104,8 @@ export function objectiveOf(instance: Instance, where: Int32Array): ObjectivePar
     carriedG[rider]! += instance.massG[i]!;
     leftG[rider]! += instance.side[j]! * instance.massG[i]!;
     tailKgM[rider]! += (instance.tailM[j]! * instance.massG[i]!) / 1000;
-    if (!instance.onBody[j]) {
+    if (instance.onBody[j]) bodyG[rider]! += instance.massG[i]!;
+    else {
       totalG[rider]! += instance.massG[i]!;
       frontG[rider]! += instance.frontShare[j]! * instance.massG[i]!;
     }
@@ -139,7 +139,10 @@ export function objectiveOf(instance: Instance, where: Int32Array): ObjectivePar
     const shiftG = Math.abs(frontG[k]! - instance.bareFrontShare[k]! * totalG[k]!);
     balance +=
       weights.balance *
-      (sidePoints(leftG[k]!) + tailPoints(tailKgM[k]!) + (SHARE_POINTS * 100 * shiftG) / instance.wholeG[k]!);
+      (sidePoints(leftG[k]!) +
+        tailPoints(tailKgM[k]!) +
+        bodyPoints(bodyG[k]!) +
+        (SHARE_POINTS * 100 * shiftG) / instance.wholeG[k]!);
     fair += (weights.fair * FAIR_POINTS * Math.max(0, carriedG[k]! - instance.fairG[k]!)) / 1000;
   }
   const apartPoints = weights.apart * APART_POINTS * apart;

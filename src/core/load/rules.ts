@@ -69,9 +69,6 @@ export function staysPut(
 export const staysDry = (thing: Thing, spot: Spot): boolean =>
   !(thing.dry === 'must' && !thing.inDrySack && spot.compartment.weather === 'open');
 
-/** What the loader and the quick fixes keep to on the rider's body (domain: none above 2 kg). */
-export const BODY_LIMIT_G = 2000;
-
 /**
  * What a compartment's bag may carry where its maker gives no figure: little, and said so. Litres cannot stand
  * for a limit, but 400 g a litre is denser than clothes and lighter than tools.

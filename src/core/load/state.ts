@@ -2,6 +2,7 @@ import { SYSTEMS } from '@/core/kit/thing';
 import { steepOf } from './annealTables';
 import {
   APART_POINTS,
+  bodyPoints,
   FAIR_POINTS,
   FOOD_BAG_POINTS,
   FOOD_BAGS,
@@ -113,18 +114,14 @@ export class LoadState {
   }
 
   /** Which limit on mass thing i would break in compartment j, another than it is in. */
-  massLimit(i: number, j: number): 'mass' | 'bag mass' | 'body mass' | null {
+  massLimit(i: number, j: number): 'mass' | 'bag mass' | null {
     const { instance } = this;
     const from = this.where[i]!;
     const mass = instance.massG[i]!;
     if (this.mass[j]! + mass > instance.limitG[j]! + EPSILON) return 'mass';
     const bag = instance.bagOf[j]!;
     const sameBag = from >= 0 && instance.bagOf[from] === bag;
-    if (!sameBag && this.bagMass[bag]! + mass > instance.bagLimitG[bag]! + EPSILON) return 'bag mass';
-    if (!instance.onBody[j]) return null;
-    const rider = instance.riderOf[j]!;
-    const already = from >= 0 && instance.onBody[from] && instance.riderOf[from] === rider;
-    return already || this.bodyG[rider]! + mass <= instance.bodyLimitG + EPSILON ? null : 'body mass';
+    return !sameBag && this.bagMass[bag]! + mass > instance.bagLimitG[bag]! + EPSILON ? 'bag mass' : null;
   }
 
   /**
@@ -254,6 +251,7 @@ export class LoadState {
       this.balanceWeight *
         (sidePoints(this.leftG[rider]!) +
           tailPoints(this.tailKgM[rider]!) +
+          bodyPoints(this.bodyG[rider]!) +
           SHARE_POINTS * 100 * (shift < 0 ? -shift : shift)) +
       (unfair > 0 ? this.fairPoints * unfair : 0);
     this.total += now - this.balanced[rider]!;

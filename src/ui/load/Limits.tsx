@@ -3,7 +3,6 @@
 import { listed } from '@/core/checks/finding';
 import type { Limiting } from '@/core/load/limits';
 import type { LoadProposal } from '@/core/load/loader';
-import { BODY_LIMIT_G } from '@/core/load/rules';
 import { compartmentName } from '@/core/plan/edit';
 import { useBoard } from './useBoard';
 import styles from './LoadBar.module.css';
@@ -29,8 +28,6 @@ export function Limits({ proposal }: { proposal: LoadProposal }) {
         return `it may carry ${format.mass(spot.compartment.limitG ?? 0)}`;
       case 'bag mass':
         return `its bag may carry ${format.mass(facts.byBag.get(spot.bag.id)!.limitG)}`;
-      case 'body mass':
-        return `no more than ${format.mass(BODY_LIMIT_G)} on the body`;
     }
   };
   const shown = proposal.limits
