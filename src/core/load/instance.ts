@@ -260,6 +260,18 @@ export function compileInstance(plan: Plan): Instance {
   };
 }
 
+/** Points of moving a thing that lies in a bag to another: between loads as good, most things stay where they are. */
+export const MOVE_POINTS = 0.5;
+
+/** The same problem for a search that begins with a load: what lies in a bag costs something to move. */
+export function withMovesPriced(instance: Instance): Instance {
+  const { n, m, start } = instance;
+  const points = instance.points.slice();
+  for (let i = 0; i < n; i += 1)
+    if (start[i]! >= 0) for (let j = 0; j < m; j += 1) if (j !== start[i]) points[i * m + j]! += MOVE_POINTS;
+  return { ...instance, points };
+}
+
 /**
  * The same problem where a compartment closes whenever no shape could keep it from closing: stiff things take their own
  * volume and no gaps. Whatever closes by how things lie closes by this too, so that a bound on this one holds for both.

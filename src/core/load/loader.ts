@@ -7,12 +7,15 @@ import { lowerBound } from './bound';
 import { LINEAR_TERMS, linearPoints, TERMS, type Term } from './costs';
 import { explainLoad, type Reason } from './explain';
 import { limitsOf, type Limiting } from './limits';
-import { compileInstance, withLeastRoom, type Instance } from './instance';
+import { compileInstance, MOVE_POINTS, withLeastRoom, withMovesPriced, type Instance } from './instance';
 import { brokenRules, objectiveOf } from './objective';
 import { FitCosts } from './fitCosts';
 import { ROUNDS, searchLoad } from './fitSearch';
 import { bestOf, seedsOf } from './seeds';
 import { neededMl } from './volume';
+
+/** A load is only changed for one that is better by such a share of its points. */
+const WORTH_MOVING = 0.01;
 
 export interface LoadOptions {
   /** The same seed gives the same load. */
@@ -75,7 +78,7 @@ export function* loader(
 ): Generator<LoaderProgress, LoadProposal, boolean | undefined> {
   const instance = compileInstance(plan);
   const rounds = Math.max(1, Math.round(ROUNDS * (options.effort ?? 1)));
-  const run = searchLoad(instance, seededRandom(options.seed ?? 1), {
+  const run = searchLoad(withMovesPriced(instance), seededRandom(options.seed ?? 1), {
     rounds,
     known: memory && memory.placed.size > 0 ? [knownLoad(instance, memory)] : [],
     boundOf: (known) => boundByFit(instance, known),
@@ -136,8 +139,10 @@ export const runLoader = (plan: Plan, { seed = 1, effort }: LoadOptions = {}): L
 
 function propose(plan: Plan, instance: Instance, found: Int32Array): LoadProposal {
   const [atStart, atFound] = [judged(instance, instance.start), judged(instance, found)];
-  // A sound load that is already as good stays as it is: nobody wants forty things moved for nothing.
-  const keep = atStart.sound && atStart.total <= atFound.total + 1e-9;
+  // A sound load that is nearly as good stays as it is: nobody wants forty things moved for nothing.
+  const moved = instance.start.reduce((sum, from, i) => sum + (from === found[i] ? 0 : 1), 0);
+  const worth = Math.max(WORTH_MOVING * atStart.total, MOVE_POINTS * moved);
+  const keep = atStart.sound && atStart.total <= atFound.total + worth;
   const where = keep ? instance.start : found;
   const moves: Move[] = [];
   const leave: LoadProposal['leave'] = [];
