@@ -86,18 +86,35 @@ export function roleOf(
 }
 
 /** Points for each place before it in the list that is more usual, at most; and for one that is not in the list. */
-const EACH_LESS_USUAL = 0.4;
-const LEAST_USUAL = 1.6;
-const UNUSUAL = 4;
+const EACH_LESS_USUAL = 0.7;
+const LEAST_USUAL = 2.1;
+const UNUSUAL = 4.5;
+/** Points for the other side of a pair of bags. */
+const OTHER_SIDE = 0.3;
+/** What may be dirty or wet goes on the right, where the chain is; the rest on the left. */
+const ON_THE_RIGHT: ReadonlySet<Role> = new Set([
+  'tent',
+  'pegs',
+  'shoes',
+  'cook kit',
+  'bottle',
+  'filter',
+  'small tools',
+  'spares',
+  'wash kit',
+]);
 
 /**
  * Points for how usual a compartment is for a thing, before weighting. A rider finds in the dark what is where it always is,
- * and of two places that are as good takes the usual one.
+ * and of two places that are as good takes the usual one. Of two bags that mirror each other each has things of its own, so that
+ * another search does not swap them.
  *
  * @example usualPoints(multitool, frameBag) // 0
  */
 export function usualPoints(thing: Parameters<typeof roleOf>[0], { bag, compartment }: Spot): number {
-  const places: readonly UsualPlace[] = PLACES_OF[roleOf(thing)];
+  const role = roleOf(thing);
+  const places: readonly UsualPlace[] = PLACES_OF[role];
   const at = places.indexOf(compartment.outside === 'no' ? bag.place : 'outside');
-  return at < 0 ? UNUSUAL : Math.min(LEAST_USUAL, at * EACH_LESS_USUAL);
+  const otherSide = bag.side === (ON_THE_RIGHT.has(role) ? 'left' : 'right') ? OTHER_SIDE : 0;
+  return otherSide + (at < 0 ? UNUSUAL : Math.min(LEAST_USUAL, at * EACH_LESS_USUAL));
 }
