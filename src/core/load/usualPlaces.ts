@@ -85,9 +85,8 @@ export function roleOf(
   }
 }
 
-/** Points for each place before it in the list that is more usual, at most; and for one that is not in the list. */
-const EACH_LESS_USUAL = 0.7;
-const LEAST_USUAL = 2.1;
+/** Points for the second place of the list, the third and so on; and for one that is not in the list. */
+const LESS_USUAL = [0, 1, 1.5, 2] as const;
 const UNUSUAL = 4.5;
 /** Points for the other side of a pair of bags. */
 const OTHER_SIDE = 0.3;
@@ -116,5 +115,5 @@ export function usualPoints(thing: Parameters<typeof roleOf>[0], { bag, compartm
   const places: readonly UsualPlace[] = PLACES_OF[role];
   const at = places.indexOf(compartment.outside === 'no' ? bag.place : 'outside');
   const otherSide = bag.side === (ON_THE_RIGHT.has(role) ? 'left' : 'right') ? OTHER_SIDE : 0;
-  return otherSide + (at < 0 ? UNUSUAL : Math.min(LEAST_USUAL, at * EACH_LESS_USUAL));
+  return otherSide + (at < 0 ? UNUSUAL : LESS_USUAL[Math.min(at, LESS_USUAL.length - 1)]!);
 }
