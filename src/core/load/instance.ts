@@ -8,6 +8,7 @@ import { compartmentsOf } from '@/core/plan/where';
 import { carriersOf, planOf, ridersOf, sharesOf } from '@/core/plan/riders';
 import { LEAVE_POINTS, placingPoints, TERMS, weightOf, type Term } from './costs';
 import { obstacleFor, staysDry } from './rules';
+import { goesInSingles, singlesOf } from './singles';
 import { naturesTogether } from './natures';
 import { isUnwanted, partnersOf } from './wishes';
 import type { Spot } from './spots';
@@ -69,7 +70,7 @@ export interface Instance {
   allowed: Uint8Array;
   /** Per thing: itself, what must share its compartment, and what is packed inside any of them. */
   members: readonly (readonly Thing[])[];
-  /** Of those, what is placed by itself. */
+  /** Of those, what is placed by itself. Several pieces that may go to different bags are each a thing of one, with one id. */
   outer: readonly (readonly Thing[])[];
   /** Per thing the other of its pair, or −1; per compartment the one in the same place on the other side, or −1. */
   pair: Int32Array;
@@ -146,19 +147,24 @@ export function compileInstance(plan: Plan): Instance {
   const carriers = carriersOf(plan);
   const bikes = riders.map((rider) => bikeFactsOf(planOf(plan, rider)));
   const holders = holdersOf(plan.things);
-  const outer = lotsOf(plan, holders);
+  const spots = bikes.flatMap((facts) => facts.spots);
+  const pinned = new Set(plan.load.filter((entry) => entry.pinned).map((entry) => entry.thingId));
+  const filled = new Set(holders.values());
+  const outer = lotsOf(plan, holders).flatMap((lot) => {
+    const [thing] = lot;
+    const isAlone = lot.length === 1 && !pinned.has(thing!.id) && !filled.has(thing!.id);
+    return isAlone && goesInSingles(thing!, spots) ? singlesOf(thing!).map((single) => [single]) : [lot];
+  });
   const things = outer.map(([first]) => first!);
   const members = outer.map((lot) => [
     ...lot,
     ...plan.things.filter(({ id }) => lot.some((thing) => holders.get(id) === thing.id)),
   ]);
-  const spots = bikes.flatMap((facts) => facts.spots);
   const riderOf = Int32Array.from(bikes.flatMap((facts, rider) => facts.spots.map(() => rider)));
   const n = things.length;
   const m = spots.length;
   const bags = bikes.flatMap((facts) => facts.bags);
   const bagIndex = new Map(bags.map((bag, k) => [bag.bagId, k]));
-  const pinned = new Set(plan.load.filter((entry) => entry.pinned).map((entry) => entry.thingId));
   const spotIndex = new Map(spots.map((spot, j) => [spot.id, j]));
 
   const points = new Float64Array(n * m);

@@ -1,4 +1,4 @@
-import { thingMassG, type Thing } from '@/core/kit/thing';
+import { thingMassG } from '@/core/kit/thing';
 import type { Edit, Move } from '@/core/plan/edit';
 import type { Plan } from '@/core/plan/plan';
 import { compartmentsOf } from '@/core/plan/where';
@@ -12,6 +12,7 @@ import { brokenRules, objectiveOf } from './objective';
 import { FitCosts } from './fitCosts';
 import { ROUNDS, searchLoad } from './fitSearch';
 import { bestOf, seedsOf } from './seeds';
+import { partsOf } from './singles';
 import { neededMl } from './volume';
 
 /** A load is only changed for one that is better by such a share of its points. */
@@ -140,47 +141,52 @@ export const runLoader = (plan: Plan, { seed = 1, effort }: LoadOptions = {}): L
 function propose(plan: Plan, instance: Instance, found: Int32Array): LoadProposal {
   const [atStart, atFound] = [judged(instance, instance.start), judged(instance, found)];
   // A sound load that is nearly as good stays as it is: nobody wants forty things moved for nothing.
-  const moved = instance.start.reduce((sum, from, i) => sum + (from === found[i] ? 0 : 1), 0);
-  const worth = Math.max(WORTH_MOVING * atStart.total, MOVE_POINTS * moved);
+  const changes = instance.start.reduce((sum, from, i) => sum + (from === found[i] ? 0 : 1), 0);
+  const worth = Math.max(WORTH_MOVING * atStart.total, MOVE_POINTS * changes);
   const keep = atStart.sound && atStart.total <= atFound.total + worth;
   const where = keep ? instance.start : found;
-  const moves: Move[] = [];
-  const leave: LoadProposal['leave'] = [];
   const placed = compartmentsOf(plan);
-  const nameOf = new Map(plan.things.map(({ id, name }) => [id, name]));
-  const spotIndex = spotIndexOf(instance);
-  const startOf = (thing: Thing) => spotIndex.get(placed.get(thing.id) ?? '') ?? -1;
-  instance.things.forEach((_, i) => {
-    const to = where[i]!;
-    for (const one of instance.outer[i]!) {
-      if (to < 0)
-        leave.push({
-          thingId: one.id,
-          name: one.name,
-          massG: thingMassG(one),
-          volumeMl: neededMl(one),
-        });
-      // One of several that belong together may lie elsewhere although the first is in its place.
-      if (startOf(one) === to) continue;
-      moves.push({ thingId: one.id, to: to < 0 ? 'floor' : { compartmentId: instance.spots[to]!.id } });
-    }
+  const kit = new Map(plan.things.map((thing) => [thing.id, thing]));
+  const targets = new Map<string, (string | null)[]>();
+  instance.outer.forEach((lot, i) => {
+    const to = where[i]! < 0 ? null : instance.spots[where[i]!]!.id;
+    for (const { id } of lot) targets.set(id, [...(targets.get(id) ?? []), to]);
   });
+  const parts = [...targets].flatMap(([id, to]) => partsOf(kit.get(id)!, to, kit));
+  // One of several that belong together may lie elsewhere although the first is in its place.
+  const moved = parts.filter(({ thing, to }) => (placed.get(thing.id) ?? null) !== to);
+  const parted = parts.filter(({ thing }) => kit.get(thing.id) !== thing).map(({ thing }) => thing);
+  const moves = moved.map(({ thing, to }): Move => ({
+    thingId: thing.id,
+    to: to === null ? 'floor' : { compartmentId: to },
+  }));
   const { total } = keep ? atStart : atFound;
   return {
-    edit: { kind: 'several', label: 'Load for me', edits: [{ kind: 'place', moves }] },
+    edit: {
+      kind: 'several',
+      label: 'Load for me',
+      edits: [
+        ...(parted.length > 0 ? [{ kind: 'put things' as const, things: parted }] : []),
+        { kind: 'place', moves },
+      ],
+    },
     objective: total,
     before: atStart.total,
     bound: Math.min(boundByFit(instance, total), total),
     terms: termsOf(plan, instance, where),
     reasons: explainLoad(plan, instance, where),
     limits: limitsOf(instance, where),
-    leave,
-    moved: moves.length,
-    moves: moves.map(({ thingId, to }) => ({
-      thingId,
-      name: nameOf.get(thingId)!,
-      from: placed.get(thingId) ?? null,
-      to: typeof to === 'string' ? null : to.compartmentId,
+    leave: parts.flatMap(({ thing, to }) =>
+      to === null
+        ? [{ thingId: thing.id, name: thing.name, massG: thingMassG(thing), volumeMl: neededMl(thing) }]
+        : [],
+    ),
+    moved: moved.length,
+    moves: moved.map(({ thing, to }) => ({
+      thingId: thing.id,
+      name: thing.name,
+      from: placed.get(thing.id) ?? null,
+      to,
     })),
   };
 }
