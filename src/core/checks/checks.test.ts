@@ -38,6 +38,9 @@ const withCord = (bag: Bag): Bag => {
   };
 };
 
+const stick = (lengthMm: number): Thing =>
+  sampleThing('stick', { volumeMl: 40, form: { kind: 'long', lengthMm, diameterMm: 18 } });
+
 /** Things that lie in one bag, with another to go to. */
 const beside = (...things: Thing[]): Plan =>
   loaded(
@@ -333,6 +336,28 @@ const troubles: { check: string; plan: Plan; severity: Finding['severity']; says
       mends: false,
     },
     {
+      check: 'falls out',
+      plan: loaded(
+        samplePlan({
+          bags: [sampleBag('cage', 'bottle cage'), sampleBag('stem', 'stem bag')],
+          things: [sampleThing('gel', { volumeMl: 40, form: { kind: 'soft', looseMl: 50 } })],
+        }),
+        { gel: 'cage-main' },
+      ),
+      severity: 'look',
+      says: /^gel can fall out of cage\.$/,
+      mends: true,
+    },
+    {
+      check: 'falls out',
+      plan: loaded(samplePlan({ bags: [withCord(sampleBag('seat', 'seat pack'))], things: [stick(149)] }), {
+        stick: 'cord',
+      }),
+      severity: 'look',
+      says: /^stick can fall out of seat, cord\.$/,
+      mends: true,
+    },
+    {
       check: 'tyre limits',
       plan: built({ rimMostKpa: 100 }, {}),
       severity: 'look',
@@ -385,7 +410,7 @@ const troubles: { check: string; plan: Plan; severity: Finding['severity']; says
     {
       check: 'companions',
       plan: beside(
-        sampleThing('canister', { system: 'cook', traits: ['fuel'] }),
+        sampleThing('canister', { system: 'cook', traits: ['liquid fuel'] }),
         sampleThing('bread', { system: 'food' }),
         sampleThing('rice', { system: 'food' }),
       ),

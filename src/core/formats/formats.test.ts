@@ -51,7 +51,13 @@ describe('reading a kit', () => {
     ]);
     expect(traits('name,mass\nGas canister,200\n')).toEqual([['fuel']]);
     expect(traits('name,mass,traits\nGas canister,200,blunt\n')).toEqual([
-      [{ field: 'traits', message: '"blunt" is not known. Use fuel, wet, sharp, inflatable.' }],
+      [
+        {
+          field: 'traits',
+          message:
+            '"blunt" is not known. Use fuel, liquid fuel, wet, sharp, inflatable, dirty, fragile, hose.',
+        },
+      ],
     ]);
   });
 
@@ -216,5 +222,7 @@ test('a plan file of version 1 is read as what it meant', () => {
     bike: { tape: null, readings: null, build: { fork: 'suspension', mounts: [] } },
   });
   expect(read.value.things).toHaveLength(74);
+  // What a later version added to traits is taken from the names.
+  expect(read.value.things.find(({ name }) => name === 'Camp shoes')!.traits).toEqual(['dirty']);
   expect(read.value.bags[0]).toMatchObject({ alongMm: 0, compartments: [{ outside: 'no' }] });
 });

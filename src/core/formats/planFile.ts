@@ -1,4 +1,5 @@
 import type { z } from 'zod';
+import { withLaterTraits } from '@/core/kit/guess';
 import { LIMITS } from '@/core/plan/limits';
 import { brokenReferences, PLAN_VERSION, planSchema, type Plan } from '@/core/plan/plan';
 import { fail, ok, type Result } from '@/core/result';
@@ -49,13 +50,31 @@ export function parsePlanValue(data: unknown): Result<Plan, string[]> {
       `The plan was written by a later Gorvin (format version ${version}); this one reads up to ${PLAN_VERSION}. Update Gorvin first.`,
     ]);
   }
-  // Earlier versions had fewer fields; each new one has a default that says what such a plan meant.
   const parsed = planSchema.safeParse(
-    typeof version === 'number' && [1, 2, 3, 4].includes(version) ? { ...data, version: PLAN_VERSION } : data,
+    typeof version === 'number' && Number.isInteger(version) && version >= 1 && version < PLAN_VERSION
+      ? fromEarlier(data)
+      : data,
   );
   if (!parsed.success) return fail(describeIssues(parsed.error, data));
   const broken = brokenReferences(parsed.data);
   return broken.length ? fail(shortened(broken)) : ok(parsed.data);
+}
+
+/**
+ * A plan of an earlier version as one of this. Each later field has a default that says what such a plan meant; but traits that
+ * came with version 6 are taken from the things' names, as they are for a new thing.
+ */
+function fromEarlier(data: object): unknown {
+  const { things } = data as { things?: unknown };
+  if (!Array.isArray(things)) return { ...data, version: PLAN_VERSION };
+  const renewed = things.map((thing: unknown) => {
+    if (typeof thing !== 'object' || thing === null) return thing;
+    const { name, traits = [] } = thing as { name?: unknown; traits?: unknown };
+    return typeof name === 'string' && Array.isArray(traits)
+      ? { ...thing, traits: withLaterTraits(name, traits as string[]) }
+      : thing;
+  });
+  return { ...data, things: renewed, version: PLAN_VERSION };
 }
 
 /** Zod's issues as sentences with the place: `things[3] "Down quilt", massG: At most 60000 g.` */

@@ -55,6 +55,23 @@ export const guessProvides = (name: string): Provides[] =>
 export const guessTraits = (name: string): Trait[] =>
   TRAIT_WORDS.filter(([words]) => words.test(name.toLowerCase())).map(([, trait]) => trait);
 
+/** Traits that plans of versions up to 5 could not have. */
+const LATER_TRAITS: readonly Trait[] = ['dirty', 'fragile', 'hose'];
+
+/**
+ * The traits of a thing from a plan of a version up to 5: those it has, and of the later ones what its name says. What was
+ * marked as fuel and is a liquid by its name is liquid fuel.
+ *
+ * @example withLaterTraits('Camp shoes', []) // ['dirty']
+ */
+export function withLaterTraits(name: string, traits: readonly string[]): string[] {
+  const guessed = guessTraits(name);
+  const known = traits.map((trait) =>
+    trait === 'fuel' && guessed.includes('liquid fuel') ? 'liquid fuel' : trait,
+  );
+  return [...known, ...LATER_TRAITS.filter((trait) => guessed.includes(trait) && !known.includes(trait))];
+}
+
 /**
  * Packed density in grams a litre that things of a system usually have, for estimating the one of mass and
  * volume that is missing. From the demo kit's own figures, rounded; good to about a factor of two, which is why

@@ -50,6 +50,11 @@ test.each([
   ['Inflatable mat', ['inflatable']],
   ['Inflation sack for the mat', []],
   ['Matches', []],
+  ['Bottle of spirit', ['liquid fuel']],
+  ['Camp shoes', ['dirty']],
+  ['Drone', ['fragile']],
+  ['Action camera', []],
+  ['Water bladder with hose', ['hose']],
 ])('what it does beside others is guessed by its name: %s', (name, traits) => {
   expect(guessTraits(name)).toEqual(traits);
   expect(newThing('t', name, 100, 100).traits).toEqual(traits);

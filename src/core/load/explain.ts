@@ -71,7 +71,8 @@ function because(
       `${callWords(thing.call)}, and this is reached ${spot.compartment.reach}`,
     ],
     [others.dry / possible - chosen.dry, `it must stay dry, and this is ${spot.compartment.weather}`],
-    [others['usual place'] / possible - chosen['usual place'], 'riders usually keep it here'],
+    // It often gains most, and says least: where another reason gains half as much, that is told.
+    [0.5 * (others['usual place'] / possible - chosen['usual place']), 'riders usually keep it here'],
     [company.length > 0 ? 1.2 : 0, `with the rest of ${thing.system}`],
     ...(keptFrom ? [[keptFrom.points, `apart from ${NATURE_WORDS[keptFrom.from]}`] as [number, string]] : []),
   ];

@@ -20,7 +20,7 @@ import {
 } from './natures';
 import { offersFor } from './offer';
 
-const canister = sampleThing('canister', { system: 'cook', traits: ['fuel'] });
+const canister = sampleThing('canister', { system: 'cook', traits: ['liquid fuel'] });
 const bread = sampleThing('bread', { system: 'food' });
 const none = new Map<string, string>();
 const namesOf = (set: number) => NATURES.filter((nature) => set & bitOf(nature));
@@ -31,6 +31,8 @@ test.each<[string, Partial<Thing>, string[]]>([
   ['a phone that must stay dry', { system: 'electronics', dry: 'must' }, ['kept dry']],
   ['a tent', { system: 'shelter', traits: ['wet'] }, ['wet']],
   ['a tent that must stay dry', { system: 'shelter', traits: ['wet'], dry: 'must' }, ['kept dry']],
+  ['camp shoes, which are not what dirt spoils', { system: 'clothes', traits: ['dirty'] }, ['dirty']],
+  ['a camera, which is only fragile', { system: 'electronics', traits: ['fragile'] }, []],
   ['anything in a dry sack', { system: 'tools', traits: ['sharp'], inDrySack: true }, []],
 ])('what it is to those beside it: %s', (_what, change, natures) => {
   expect(namesOf(naturesOf(sampleThing('it', change)))).toEqual(natures);
@@ -73,11 +75,11 @@ test('what goes together spoils nothing of itself; a sack round the pot is one r
     const nest = [pot(inDrySack), inPot];
     return namesOf(naturesTogether(nest, holdersOf(nest)));
   };
-  expect(together(false)).toEqual(['sooty', 'fuel']);
+  expect(together(false)).toEqual(['sooty', 'liquid fuel']);
   expect(together(true)).toEqual([]);
 });
 
-describe('fuel and food', () => {
+describe('liquid fuel and food', () => {
   // All are wanted while riding, and the seat pack is reached at camp only: 18 points for each thing in it.
   const wanted = (thing: Thing): Thing => ({ ...thing, call: 'riding', volumeMl: 200 });
   const plan = samplePlan({
@@ -107,6 +109,17 @@ describe('fuel and food', () => {
     expect(proposal).toMatchObject({ leave: [], terms: { apart: 100 } });
     expect(result.findings).toContainEqual(
       expect.objectContaining({ check: 'companions', severity: 'look' }),
+    );
+  });
+
+  test('a sealed canister beside food has a price, and where there is no other good place it goes there', () => {
+    const sealed = (thing: Thing): Thing =>
+      thing.traits.length > 0 ? { ...thing, traits: ['fuel'] } : thing;
+    const { proposal, result } = loadedBy({ ...plan, things: plan.things.map(sealed) });
+    expect(result.compartmentOf.get('canister')).toBe('stem-main');
+    expect(proposal.terms.apart).toBe(12);
+    expect(result.findings).toContainEqual(
+      expect.objectContaining({ check: 'companions', severity: 'note' }),
     );
   });
 

@@ -6,6 +6,8 @@ import type { Filling } from '@/core/plan/plan';
 import { loaded, sampleBag, samplePlan, sampleThing } from '@/core/plan/samples';
 import { formatterFor } from '@/core/units/format';
 import {
+  bodyPoints,
+  fragilePoints,
   dryPoints,
   handlingPoints,
   LEAVE_POINTS,
@@ -17,7 +19,7 @@ import {
 } from './costs';
 import { leaveFix, moveFix, relieve, roomFor } from './fixes';
 import { offersFor } from './offer';
-import { assumedLimitG, obstacleFor, sizeObstacle, staysDry } from './rules';
+import { assumedLimitG, obstacleFor, sizeObstacle, staysDry, staysPut } from './rules';
 import { comfortableMl, neededMl } from './volume';
 
 const bags = [
@@ -28,6 +30,8 @@ const bags = [
   sampleBag('seat', 'seat pack'),
   sampleBag('frame', 'frame bag'),
   sampleBag('hip', 'body'),
+  sampleBag('cage', 'bottle cage'),
+  sampleBag('fork', 'fork bag', {}, { side: 'left' }),
 ];
 const facts = factsOf(samplePlan({ bags }));
 const spot = (id: string) => facts.spots.find((candidate) => candidate.id === `${id}-main`)!;
@@ -72,6 +76,27 @@ describe('hard rules', () => {
     expect(staysDry(sampleThing('fly'), spot('cord'))).toBe(true);
   });
 
+  const round = (lengthMm: number, diameterMm: number): Partial<Thing> => ({
+    form: { kind: 'cylinder', lengthMm, diameterMm },
+    volumeMl: (Math.PI * diameterMm ** 2 * lengthMm) / 4000,
+  });
+  test.each<[string, string, Partial<Thing>, boolean]>([
+    ['a bottle', 'cage', { ...round(180, 70), waterMl: 600 }, true],
+    ['a soft flask with water', 'cage', { form: { kind: 'soft', looseMl: 500 }, waterMl: 500 }, true],
+    ['a canister 60 mm thick', 'cage', round(120, 60), true],
+    ['a pump 59 mm thick', 'cage', round(120, 59), false],
+    ['bars', 'cage', { form: { kind: 'box', lengthMm: 120, widthMm: 60, heightMm: 60 } }, false],
+    ['a pole of 150 mm', 'cord', round(150, 15), true],
+    ['a lever of 149 mm', 'cord', round(149, 15), false],
+    ['a rain jacket', 'cord', { volumeMl: 400, form: { kind: 'soft', looseMl: 500 } }, true],
+    ['gloves', 'cord', { volumeMl: 150, form: { kind: 'soft', looseMl: 260 } }, false],
+    ['gloves', 'stem', { volumeMl: 150, form: { kind: 'soft', looseMl: 260 } }, true],
+  ])('%s in the %s: held by it, or not', (_what, place, change, holds) => {
+    const thing = sampleThing('it', change);
+    expect(staysPut(thing, spot(place))).toBe(holds);
+    expect(obstacleFor(thing, spot(place))?.kind === 'falls out').toBe(!holds);
+  });
+
   test('a limit that is not known is assumed low, never high', () => {
     expect(assumedLimitG(0.1)).toBe(300);
     expect(assumedLimitG(3)).toBe(1200);
@@ -111,8 +136,37 @@ describe('the objective, term by term', () => {
     expect(reachPoints(called('urgent'), spot('frame'))).toBe(0);
     expect(reachPoints(called('urgent'), spot('seat'))).toBe(12);
     expect(reachPoints(called('camp'), spot('seat'))).toBe(0);
-    // Half a litre of camp things in the saddle's reach takes room from what is wanted there.
-    expect(reachPoints(called('camp'), spot('stem'))).toBe(2);
+    // Half a litre in the saddle's reach takes room from what is wanted there, most of all where it is wanted at camp only.
+    expect(reachPoints(called('camp'), spot('stem'))).toBe(3 + 8 / 2);
+    expect(reachPoints(called('repair'), spot('stem'))).toBe(3 + 6 / 2);
+    expect(reachPoints(called('urgent'), spot('stem'))).toBe(5 / 2);
+    expect(reachPoints(called('stop'), spot('stem'))).toBe(3 / 2);
+    expect(reachPoints(called('camp'), spot('frame'))).toBe(2 / 2);
+  });
+
+  test('a fragile thing is not shaken on the fork, nor buried where it is wanted at stops', () => {
+    const camera = sampleThing('camera', { traits: ['fragile'], call: 'stop' });
+    expect(fragilePoints(camera, spot('top'))).toBe(0);
+    expect(fragilePoints(camera, spot('roll'))).toBe(8);
+    expect(fragilePoints(camera, spot('fork'))).toBe(16);
+    expect(fragilePoints({ ...camera, call: 'camp' }, spot('fork'))).toBe(8);
+    expect(fragilePoints(sampleThing('hat', { call: 'stop' }), spot('fork'))).toBe(0);
+  });
+
+  test('water with a hose is welcome on the back, and reached while riding', () => {
+    const bladder = sampleThing('bladder', { system: 'water', waterMl: 1500, call: 'riding' });
+    const plan = samplePlan({ bags, things: [bladder] });
+    expect(linearPoints(plan, bladder, spot('hip'))).toMatchObject({ handling: 6 * 1.7, reach: 9 });
+    expect(linearPoints(plan, { ...bladder, traits: ['hose'] }, spot('hip'))).toMatchObject({
+      handling: 0,
+      reach: 0,
+      'usual place': 0,
+    });
+  });
+
+  test('two kilograms on the body are free of the price for more', () => {
+    expect(bodyPoints(2000)).toBe(0);
+    expect(bodyPoints(2500)).toBe(5);
   });
 
   test('dry: sealed is free, rain likely is dearer, a sack is cheaper', () => {
