@@ -149,7 +149,7 @@ const troubles: { check: string; plan: Plan; severity: Finding['severity']; says
       plan: loaded(
         samplePlan({
           bags: [sampleBag('seat', 'seat pack'), sampleBag('frame', 'frame bag')],
-          things: [sampleThing('tools', { massG: 4600 })],
+          things: [sampleThing('tools', { system: 'tools', call: 'repair', massG: 4600 })],
         }),
         { tools: 'seat-main' },
       ),

@@ -1,5 +1,6 @@
 import { canSway } from '@/core/bag/bag';
 import { TAIL_CHECK_KGM, TAIL_NOTE_KGM } from '@/core/ride/massProperties';
+import { isUsual } from '@/core/load/usualPlaces';
 import { massWithContentsG, moveFix, roomFor } from '@/core/load/fixes';
 import type { Check, Fix } from './finding';
 
@@ -20,7 +21,8 @@ export const tailHeavy: Check = {
       const forward = roomFor(
         facts,
         thing,
-        (spot) => !spot.onBody && (!canSway(spot.bag) || spot.place.centre.x > clampX),
+        (spot) =>
+          !spot.onBody && (!canSway(spot.bag) || spot.place.centre.x > clampX) && isUsual(thing, spot),
       )[0];
       if (forward) fixes.push(moveFix(thing, forward));
     }

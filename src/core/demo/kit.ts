@@ -78,7 +78,7 @@ export const DEMO_THINGS: readonly Thing[] = [
     massSource: 'label',
   }),
   thing('food', 'Breakfast oats', 125, soft(240, 320), 'camp', { quantity: 2, massSource: 'label' }),
-  thing('food', 'Flatbread', 320, crushable(165, 150, 38), 'stop', { need: 'should', massSource: 'label' }),
+  thing('food', 'Flatbread', 320, crushable(160, 110, 48), 'stop', { need: 'should', massSource: 'label' }),
   thing('food', 'Hard cheese', 220, box(110, 65, 34), 'stop', { massSource: 'label' }),
   thing('food', 'Nuts and dried fruit', 350, soft(520, 640), 'riding', { massSource: 'label' }),
   thing('food', 'Oat bars', 55, box(120, 38, 18), 'riding', { quantity: 6, massSource: 'label' }),

@@ -103,6 +103,10 @@ const ON_THE_RIGHT: ReadonlySet<Role> = new Set([
   'wash kit',
 ]);
 
+/** Whether riders keep such a thing in such a place. @example isUsual(rainJacket, downTubeCan) // false */
+export const isUsual = (thing: Parameters<typeof roleOf>[0], spot: Spot): boolean =>
+  usualPoints(thing, spot) < UNUSUAL;
+
 /**
  * Points for how usual a compartment is for a thing, before weighting. A rider finds in the dark what is where it always is,
  * and of two places that are as good takes the usual one. Of two bags that mirror each other each has things of its own, so that

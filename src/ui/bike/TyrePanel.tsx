@@ -58,10 +58,18 @@ export function TyrePanel({ bike }: { bike: Bike }) {
               <th scope="row">{wheel.wheel}</th>
               <td>{format.length(wheel.widthMm)}</td>
               <td>
-                <Pressure pressure={wheel.empty} massG={wheel.emptyG} format={format} />
+                {none ? (
+                  'no pressure suits'
+                ) : (
+                  <Pressure pressure={wheel.empty} massG={wheel.emptyG} format={format} />
+                )}
               </td>
               <td>
-                <Pressure pressure={wheel.loaded} massG={wheel.loadG} format={format} />
+                {none ? (
+                  'no pressure suits'
+                ) : (
+                  <Pressure pressure={wheel.loaded} massG={wheel.loadG} format={format} />
+                )}
               </td>
             </tr>
           ))}
