@@ -43,6 +43,8 @@ interface Line {
   sameBag: number;
   /** Things that moved when the loaded plans were loaded again. */
   movedAgain: number;
+  /** The same where one thing, another in each, has become a fifth heavier. */
+  movedAfterEdit: number;
   elsewhere: string[];
 }
 
@@ -53,7 +55,7 @@ function measure({ name, plan, accepted }: RiderKit): Line {
   const things = plan.things.filter(({ id }) => accepted.has(id));
   const line: Line = {
     ...{ kit: name, things: things.length, placings: things.length * SEARCHES.length },
-    ...{ accepted: 0, usual: 0, left: 0, sameBag: 0, movedAgain: 0, elsewhere: [] },
+    ...{ accepted: 0, usual: 0, left: 0, sameBag: 0, movedAgain: 0, movedAfterEdit: 0, elsewhere: [] },
   };
   const bagsOf = new Map<string, Set<string>>(things.map(({ id }) => [id, new Set()]));
   const times = new Map<string, number>();
@@ -75,6 +77,11 @@ function measure({ name, plan, accepted }: RiderKit): Line {
       }
     }
     line.movedAgain += loadedBy(load.plan, seed + 10).proposal.moved;
+    const heavier = things[(seed * 7) % things.length]!;
+    const edited = load.plan.things.map((thing) =>
+      thing.id === heavier.id ? { ...thing, massG: 1.2 * thing.massG } : thing,
+    );
+    line.movedAfterEdit += loadedBy({ ...load.plan, things: edited }, seed).proposal.moved;
   }
   line.sameBag = [...bagsOf.values()].filter(({ size }) => size === 1).length;
   line.elsewhere = [...times].map(([what, count]) => `${count}× ${what}`);
@@ -90,6 +97,7 @@ const figures = ({
   left,
   sameBag,
   movedAgain,
+  movedAfterEdit,
 }: Omit<Line, 'kit' | 'elsewhere'>) => ({
   things,
   accepted: share(accepted, placings),
@@ -97,6 +105,7 @@ const figures = ({
   left: Number((left / SEARCHES.length).toFixed(1)),
   sameBag: share(sameBag, things),
   movedAgain: Number((movedAgain / SEARCHES.length).toFixed(1)),
+  movedAfterEdit: Number((movedAfterEdit / SEARCHES.length).toFixed(1)),
 });
 
 async function inProcess(kit: number): Promise<Line> {
@@ -134,6 +143,7 @@ async function all(): Promise<void> {
         left: sum(({ left }) => left),
         sameBag: sum(({ sameBag }) => sameBag),
         movedAgain: sum(({ movedAgain }) => movedAgain),
+        movedAfterEdit: sum(({ movedAfterEdit }) => movedAfterEdit),
       }),
     }),
   );
