@@ -106,7 +106,7 @@ test('a finding is mended in one press, and every figure can say why', async ({ 
   await expect(page.getByRole('dialog', { name: 'Why: On front wheel' })).toContainText('wheelbase');
 });
 
-test('fuel beside food is told before it is put there and after, mended in one press, and no more where it is none', async ({
+test('gas beside food is told before it is put there and after, mended in one press, and no more where it is none', async ({
   page,
   rider,
 }) => {
@@ -122,11 +122,11 @@ test('fuel beside food is told before it is put there and after, mended in one p
   };
   expect(await putIn('Hard cheese', 'Left fork bag')).toMatch(/left over$/);
   // The canister is in the pot.
-  expect(await putIn('Pot 0.9 l', 'Left fork bag')).toMatch(/left over; fuel in food$/);
+  expect(await putIn('Pot 0.9 l', 'Left fork bag')).toMatch(/left over; gas beside food$/);
   const finding = page
     .getByRole('listitem')
-    .filter({ hasText: 'Gas canister with food in Left fork bag: fuel in food.' });
-  await expect(finding).toContainText('look');
+    .filter({ hasText: 'Gas canister with food in Left fork bag: gas beside food.' });
+  await expect(finding).toContainText('note');
   await finding.getByRole('button', { name: 'Put Gas canister in a dry sack' }).click();
   await expect(finding).toHaveCount(0);
   await page.keyboard.press('Control+z');
@@ -135,7 +135,7 @@ test('fuel beside food is told before it is put there and after, mended in one p
   await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: /Kit/ }).click();
   const fuel = page
     .getByRole('group', { name: 'Beside other things it is' })
-    .getByRole('checkbox', { name: 'fuel' });
+    .getByRole('checkbox', { name: 'gas, sealed' });
   // The pot was in hand: until its fields are there, the rows below it still move.
   await expect(fuel).not.toBeChecked();
   await page.getByRole('button', { name: 'Gas canister', exact: true }).click();
