@@ -8,10 +8,12 @@ import { exitOn, say } from './lib/say';
 import { isAlive } from './lib/system';
 
 async function main(): Promise<void> {
-  // While Gorvin runs from this folder, its cluster is up; starting another one on the same data would stop it.
-  const run = existsSync('.data/run.json')
-    ? (JSON.parse(readFileSync('.data/run.json', 'utf8')) as RunFile)
-    : null;
+  // While Gorvin runs from this folder, its cluster is up; starting another one on the same data would stop it. A server that is
+  // named comes first all the same.
+  const run =
+    !process.env.DATABASE_URL && existsSync('.data/run.json')
+      ? (JSON.parse(readFileSync('.data/run.json', 'utf8')) as RunFile)
+      : null;
   if (run?.databaseUrl && isAlive(run.pid)) return reset(run.databaseUrl);
   const { url, cluster } = await openDatabase();
   try {
