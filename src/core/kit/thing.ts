@@ -61,14 +61,14 @@ export const TRAITS = [
 ] as const;
 export type Trait = (typeof TRAITS)[number];
 export const TRAIT_WORDS: Record<Trait, string> = {
-  fuel: 'gas, sealed',
+  fuel: 'sealed gas',
   'liquid fuel': 'liquid fuel',
   wet: 'gets wet',
   sharp: 'sharp',
   inflatable: 'inflatable',
   dirty: 'dirty',
   fragile: 'fragile',
-  hose: 'has a drinking hose',
+  hose: 'drinking hose',
 };
 
 /** How soft things are put in: a school, of which stuffing is the usual one (domain). */

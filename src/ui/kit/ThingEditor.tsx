@@ -195,14 +195,13 @@ export function ThingEditor({ thing }: { thing: Thing }) {
         <Ticks options={PROVISIONS} chosen={thing.provides} onChoose={(provides) => set({ provides })} />
       </fieldset>
       <fieldset className={styles.checks}>
-        <legend>Beside other things it is</legend>
+        <legend>It spoils its neighbours, or wants care</legend>
         <Ticks
           options={TRAITS}
           chosen={thing.traits}
           words={TRAIT_WORDS}
           onChoose={(traits) => set({ traits })}
         />
-        <p className="quiet">What spoils its neighbours is kept apart from them.</p>
       </fieldset>
       <div className={styles.actions}>
         {thing.quantity > 1 && (
