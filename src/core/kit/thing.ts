@@ -96,22 +96,17 @@ export type Form = z.infer<typeof formSchema>;
 export const FORM_KINDS = ['soft', 'box', 'cylinder', 'long', 'flat', 'crushable'] as const;
 export type FormKind = Form['kind'];
 
-export const thingSchema = z.object({
+/** What a thing is: owned once, the same on every trip. */
+export const ownedThingSchema = z.object({
   id: idSchema,
   name: nameSchema,
   system: z.enum(SYSTEMS),
-  quantity: z.int('A whole number of pieces.').min(1, 'At least 1.').max(200, 'At most 200.'),
   massG: massG.describe('Mass of one, in grams, without water'),
   massSource,
   volumeMl: volumeMl.describe('Packed volume of one, in ml; for a soft thing, hard-pressed'),
   volumeSource,
   form: formSchema,
-  waterMl: volumeMl.describe('Water carried in one at the start, in ml; 1 g each'),
-  call: z.enum(CALLS),
   dry: z.enum(DRYNESS),
-  inDrySack: z.boolean().describe('Packed in a dry sack or zip bag of its own'),
-  carry: z.enum(['bike', 'worn']).describe('Packed in a bag, or worn by the rider'),
-  need: z.enum(NEEDS),
   provides: z.array(z.enum(PROVISIONS)).max(PROVISIONS.length),
   view: z.enum(VIEWS).default('none').describe('Needs a clear view while riding, and which way'),
   packing: z.enum(PACKINGS).default('stuffed').describe('How a soft thing is put in'),
@@ -127,9 +122,42 @@ export const thingSchema = z.object({
       'What counts for where it is packed and what lies beside it: fuel, gets wet, sharp, dirty, fragile, a hose',
     ),
   hollow: z.union([hollowSchema, z.null()]).default(null).describe('Inside measures of what holds others'),
+});
+export type OwnedThing = z.infer<typeof ownedThingSchema>;
+
+/** What one trip decides about a thing; another trip may decide otherwise. */
+export const decisionsSchema = z.object({
+  quantity: z.int('A whole number of pieces.').min(1, 'At least 1.').max(200, 'At most 200.'),
+  waterMl: volumeMl.describe('Water carried in one at the start, in ml; 1 g each'),
+  call: z.enum(CALLS),
+  inDrySack: z.boolean().describe('Packed in a dry sack or zip bag of its own'),
+  carry: z.enum(['bike', 'worn']).describe('Packed in a bag, or worn by the rider'),
+  need: z.enum(NEEDS),
   inside: z.union([idSchema, z.null()]).default(null).describe('Packed inside this other thing'),
 });
+export type Decisions = z.infer<typeof decisionsSchema>;
+
+/** A thing on a trip: what is owned, and what the trip decides about it. What the computation works with. */
+export const thingSchema = ownedThingSchema.extend(decisionsSchema.shape);
 export type Thing = z.infer<typeof thingSchema>;
+
+/** The decisions of a trip about one thing, under the thing's id. */
+export const tripThingSchema = decisionsSchema.extend({ thingId: idSchema });
+export type TripThing = z.infer<typeof tripThingSchema>;
+
+export const OWNED_FIELDS = Object.keys(ownedThingSchema.shape) as (keyof OwnedThing)[];
+export const DECISION_FIELDS = Object.keys(decisionsSchema.shape) as (keyof Decisions)[];
+
+const pick = <Item extends object, Key extends keyof Item>(
+  item: Item,
+  keys: readonly Key[],
+): Pick<Item, Key> => Object.fromEntries(keys.map((key) => [key, item[key]])) as Pick<Item, Key>;
+
+/** What of a thing is owned. */
+export const ownedOf = (thing: Thing): OwnedThing => pick(thing, OWNED_FIELDS);
+
+/** What of a thing its trip decides. */
+export const decisionsOf = (thing: Thing): Decisions => pick(thing, DECISION_FIELDS);
 
 /** Grams of all pieces with the water in them. @example thingMassG({ quantity: 2, massG: 90, waterMl: 750 }) // 1680 */
 export const thingMassG = (thing: Pick<Thing, 'quantity' | 'massG' | 'waterMl'>): number =>

@@ -1,3 +1,5 @@
+import { bagSchema } from '@/core/bag/bag';
+import { DECISION_FIELDS, OWNED_FIELDS } from '@/core/kit/thing';
 import { fail, ok, type Result } from '@/core/result';
 import { compartmentName, type Edit, type Move, type SimpleEdit } from './edit';
 import { LIMITS } from './limits';
@@ -8,6 +10,8 @@ import { allCompartments } from './riders';
 export interface Applied {
   plan: Plan;
   inverse: Edit;
+  /** The edit as it is kept: of what was there already only the fields that changed. */
+  edit: Edit;
 }
 
 /**
@@ -19,59 +23,89 @@ export interface Applied {
  * if (applied.ok) applyEdit(applied.value.plan, applied.value.inverse) // gives `plan` back
  */
 export function applyEdit(plan: Plan, edit: Edit): Result<Applied> {
-  if (edit.kind !== 'several') {
-    const applied = applySimple(plan, edit);
-    if (!applied.ok) return applied;
-    const { inverse } = applied.value;
-    return ok({
-      plan: applied.value.plan,
-      inverse: inverse.length === 1 ? inverse[0]! : { kind: 'several', label: 'Undo', edits: inverse },
-    });
-  }
-  let current = plan;
-  const inverses: SimpleEdit[] = [];
-  for (const part of edit.edits) {
-    const applied = applySimple(current, part);
-    if (!applied.ok) return applied;
-    current = applied.value.plan;
-    inverses.unshift(...applied.value.inverse);
-  }
+  const parts = edit.kind === 'several' ? edit.edits : [edit];
+  const applied = applyAll(plan, parts);
+  if (!applied.ok) return applied;
+  const label = edit.kind === 'several' ? edit.label : '';
   return ok({
-    plan: current,
-    inverse: { kind: 'several', label: `Undo: ${edit.label}`.slice(0, 200), edits: inverses },
+    plan: applied.value.plan,
+    inverse: bound(
+      applied.value.inverse,
+      edit.kind === 'several' ? `Undo: ${label}`.slice(0, 200) : 'Undo',
+      edit,
+    ),
+    edit: bound(applied.value.edits, label, edit),
   });
 }
 
-type SimpleResult = Result<{ plan: Plan; inverse: SimpleEdit[] }>;
+/** One edit by itself stays one, unless it came from several. */
+const bound = (edits: SimpleEdit[], label: string, from: Edit): Edit =>
+  from.kind !== 'several' && edits.length === 1 ? edits[0]! : { kind: 'several', label, edits };
+
+interface SimpleApplied {
+  plan: Plan;
+  inverse: SimpleEdit[];
+  /** What was done, where that is told by fewer fields than it was asked with. */
+  edits?: SimpleEdit[];
+}
+type SimpleResult = Result<SimpleApplied>;
+
+/** One after the other; the inverses in the opposite order. */
+function applyAll(plan: Plan, parts: readonly SimpleEdit[]): Result<Required<SimpleApplied>> {
+  let current = plan;
+  const inverse: SimpleEdit[] = [];
+  const edits: SimpleEdit[] = [];
+  for (const part of parts) {
+    const applied = applySimple(current, part);
+    if (!applied.ok) return applied;
+    current = applied.value.plan;
+    inverse.unshift(...applied.value.inverse);
+    edits.push(...(applied.value.edits ?? [part]));
+  }
+  return ok({ plan: current, inverse, edits });
+}
 
 function applySimple(plan: Plan, edit: SimpleEdit): SimpleResult {
   switch (edit.kind) {
     case 'set trip': {
       const trip = tripSchema.safeParse({ ...plan.trip, ...edit.patch });
       if (!trip.success) return fail(trip.error.issues[0]?.message ?? 'The trip does not make sense.');
-      const before = Object.fromEntries(
-        Object.keys(edit.patch).map((key) => [key, plan.trip[key as keyof Plan['trip']]]),
-      );
+      const before = pick(plan.trip, keysOf(edit.patch));
       return ok({ plan: { ...plan, trip: trip.data }, inverse: [{ kind: 'set trip', patch: before }] });
     }
     case 'set rider':
       return ok({
         plan: { ...plan, rider: { ...plan.rider, ...edit.patch } },
-        inverse: [{ kind: 'set rider', patch: plan.rider }],
+        inverse: [{ kind: 'set rider', patch: pick(plan.rider, keysOf(edit.patch)) }],
       });
     case 'set bike':
       return ok({ plan: { ...plan, bike: edit.bike }, inverse: [{ kind: 'set bike', bike: plan.bike }] });
     case 'put bags': {
-      const bags = putAll(plan.bags, edit.bags, edit.positions);
-      if (bags.next.length > LIMITS.bags) return fail(`A bike takes at most ${LIMITS.bags} bags here.`);
-      const broken = brokenReferences({ ...plan, bags: bags.next, load: [] })[0];
+      const { added, positions, known } = sorted(plan.bags, edit.bags, edit.positions);
+      if (known.length > 0)
+        return applyAll(plan, [
+          ...(added.length > 0 ? [{ kind: 'put bags' as const, bags: added, positions }] : []),
+          ...changing('change bags', known, BAG_FIELDS),
+        ]);
+      const next = insertAll(plan.bags, added, positions);
+      if (next.length > LIMITS.bags) return fail(`A bike takes at most ${LIMITS.bags} bags here.`);
+      const broken = brokenReferences({ ...plan, bags: next, load: [] })[0];
       if (broken) return fail(broken);
-      const emptied = entriesOutside({ ...plan, bags: bags.next });
-      const inverse: SimpleEdit[] = [];
-      if (bags.replaced.length) inverse.push({ kind: 'put bags', bags: bags.replaced });
-      if (bags.added.length) inverse.push({ kind: 'remove bags', ids: bags.added });
+      return ok({
+        plan: { ...plan, bags: next },
+        inverse: [{ kind: 'remove bags', ids: added.map(({ id }) => id) }],
+      });
+    }
+    case 'change bags': {
+      const changed = changeAll(plan.bags, edit.changes);
+      if (!changed.ok) return fail('That bag is no longer on this trip.');
+      const { next: bags, before } = changed.value;
+      const broken = brokenReferences({ ...plan, bags, load: [] })[0];
+      if (broken) return fail(broken);
+      const emptied = entriesOutside({ ...plan, bags });
+      const inverse: SimpleEdit[] = [{ kind: 'change bags', changes: before }];
       if (emptied.length) inverse.push({ kind: 'place', moves: emptied.map(moveTo) });
-      return ok({ plan: { ...plan, bags: bags.next, load: without(plan.load, emptied) }, inverse });
+      return ok({ plan: { ...plan, bags, load: without(plan.load, emptied) }, inverse });
     }
     case 'remove bags': {
       const removal = removeAll(plan.bags, edit.ids);
@@ -83,22 +117,42 @@ function applySimple(plan: Plan, edit: SimpleEdit): SimpleResult {
       return ok({ plan: { ...plan, bags: removal.value.next, load: without(plan.load, emptied) }, inverse });
     }
     case 'put things': {
-      const things = putAll(plan.things, edit.things, edit.positions);
-      if (things.next.length > LIMITS.things) {
-        return fail(`A kit holds at most ${LIMITS.things} things; this would make ${things.next.length}.`);
+      const { added, positions, known } = sorted(plan.things, edit.things, edit.positions);
+      if (known.length > 0)
+        return applyAll(plan, [
+          ...(added.length > 0 ? [{ kind: 'put things' as const, things: added, positions }] : []),
+          ...changing('change things', known, OWNED_FIELDS),
+          ...changing('decide things', known, DECISION_FIELDS),
+        ]);
+      const next = insertAll(plan.things, added, positions);
+      if (next.length > LIMITS.things) {
+        return fail(`A kit holds at most ${LIMITS.things} things; this would make ${next.length}.`);
       }
+      return ok({
+        plan: { ...plan, things: next },
+        inverse: [{ kind: 'remove things', ids: added.map(({ id }) => id) }],
+      });
+    }
+    case 'change things': {
+      const changed = changeAll(plan.things, edit.changes);
+      if (!changed.ok) return fail('That thing is no longer in this kit.');
+      const { next: things, before } = changed.value;
+      return ok({ plan: { ...plan, things }, inverse: [{ kind: 'change things', changes: before }] });
+    }
+    case 'decide things': {
+      const changed = changeAll(plan.things, edit.changes);
+      if (!changed.ok) return fail('That thing is no longer in this kit.');
+      const { next: things, before } = changed.value;
       // What is worn is on the rider, and what is packed inside another thing goes where that goes.
       const elsewhere = new Set(
-        edit.things
-          .filter((thing) => thing.carry === 'worn' || thing.inside !== null)
-          .map((thing) => thing.id),
+        edit.changes
+          .filter(({ patch }) => patch.carry === 'worn' || (patch.inside ?? null) !== null)
+          .map(({ id }) => id),
       );
       const dropped = plan.load.filter((entry) => elsewhere.has(entry.thingId) && entry.to !== 'home');
-      const inverse: SimpleEdit[] = [];
-      if (things.replaced.length) inverse.push({ kind: 'put things', things: things.replaced });
-      if (things.added.length) inverse.push({ kind: 'remove things', ids: things.added });
+      const inverse: SimpleEdit[] = [{ kind: 'decide things', changes: before }];
       if (dropped.length) inverse.push({ kind: 'place', moves: dropped.map(moveTo) });
-      return ok({ plan: { ...plan, things: things.next, load: without(plan.load, dropped) }, inverse });
+      return ok({ plan: { ...plan, things, load: without(plan.load, dropped) }, inverse });
     }
     case 'remove things': {
       const removal = removeAll(plan.things, edit.ids);
@@ -175,29 +229,76 @@ function entriesOutside(plan: Plan): LoadEntry[] {
   return plan.load.filter((entry) => entry.to !== 'home' && !compartments.has(entry.to.compartmentId));
 }
 
-function putAll<Item extends { id: string }>(
+const keysOf = <Item extends object>(item: Item) => Object.keys(item) as (keyof Item)[];
+
+const pick = <Item extends object>(item: Item, keys: readonly (keyof Item)[]): Partial<Item> =>
+  Object.fromEntries(keys.map((key) => [key, item[key]])) as Partial<Item>;
+
+const isSame = (a: unknown, b: unknown): boolean => a === b || JSON.stringify(a) === JSON.stringify(b);
+
+const BAG_FIELDS = keysOf(bagSchema.shape).filter((key) => key !== 'id');
+
+/** Which of some items are new to a list, and which are in it already. */
+function sorted<Item extends { id: string }>(
   list: readonly Item[],
   items: readonly Item[],
-  positions?: number[],
+  positions: readonly number[] = [],
+) {
+  const there = new Map(list.map((item) => [item.id, item]));
+  const added: Item[] = [];
+  const at: number[] = [];
+  const known: { now: Item; then: Item }[] = [];
+  items.forEach((then, i) => {
+    const now = there.get(then.id);
+    if (now) known.push({ now, then });
+    else {
+      added.push(then);
+      at.push(positions[i] ?? Number.MAX_SAFE_INTEGER);
+    }
+  });
+  return { added, positions: at, known };
+}
+
+/** The edit that changes those of some fields that differ; none where none does. */
+function changing<Item extends { id: string }>(
+  kind: 'change bags' | 'change things' | 'decide things',
+  known: readonly { now: Item; then: Item }[],
+  fields: readonly (keyof Item)[],
+): SimpleEdit[] {
+  const changes = known.flatMap(({ now, then }) => {
+    const keys = fields.filter((key) => key !== 'id' && !isSame(now[key], then[key]));
+    return keys.length > 0 ? [{ id: now.id, patch: pick(then, keys) }] : [];
+  });
+  return changes.length > 0 ? [{ kind, changes } as SimpleEdit] : [];
+}
+
+/** A list with some fields of some of its items changed, and the changes that take that back. */
+function changeAll<Item extends { id: string }>(
+  list: readonly Item[],
+  changes: readonly { id: string; patch: Partial<Item> }[],
 ) {
   const next = [...list];
   const index = new Map(next.map((item, i) => [item.id, i]));
-  const replaced: Item[] = [];
-  const added: string[] = [];
-  const inserts: { item: Item; at: number }[] = [];
-  items.forEach((item, i) => {
-    const at = index.get(item.id);
-    if (at !== undefined) {
-      replaced.push(next[at]!);
-      next[at] = item;
-    } else {
-      added.push(item.id);
-      inserts.push({ item, at: positions?.[i] ?? Number.MAX_SAFE_INTEGER });
-    }
-  });
-  inserts.sort((a, b) => a.at - b.at);
+  const before: { id: string; patch: Partial<Item> }[] = [];
+  for (const { id, patch } of changes) {
+    const at = index.get(id);
+    if (at === undefined) return fail('gone');
+    before.unshift({ id, patch: pick(next[at]!, keysOf(patch)) });
+    next[at] = { ...next[at]!, ...patch };
+  }
+  return ok({ next, before });
+}
+
+/** A list with items put in at their places, or at its end. */
+function insertAll<Item>(
+  list: readonly Item[],
+  items: readonly Item[],
+  positions: readonly number[],
+): Item[] {
+  const next = [...list];
+  const inserts = items.map((item, i) => ({ item, at: positions[i]! })).sort((a, b) => a.at - b.at);
   for (const { item, at } of inserts) next.splice(Math.min(at, next.length), 0, item);
-  return { next, replaced, added };
+  return next;
 }
 
 function removeAll<Item extends { id: string }>(list: readonly Item[], ids: readonly string[]) {

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { bagSchema } from '@/core/bag/bag';
 import { bikeSchema } from '@/core/bike/bike';
-import { thingSchema } from '@/core/kit/thing';
+import { decisionsSchema, ownedThingSchema, thingSchema } from '@/core/kit/thing';
 import { idSchema } from './fields';
 import { LIMITS } from './limits';
 import { fellowSchema, riderSchema, tripSchema, wishSchema, type Plan } from './plan';
@@ -31,14 +31,31 @@ function withoutDefaults<Shape extends z.ZodRawShape>(shape: Shape) {
   return z.object(bare).partial();
 }
 
-/** Edits that stand for one act of the rider. */
+const { id: _id, ...ownedShape } = ownedThingSchema.shape;
+const { id: _bagId, ...bagShape } = bagSchema.shape;
+
+/** Changed fields of some items, by their ids. */
+const changesOf = <Shape extends z.ZodRawShape>(shape: Shape, most: number) =>
+  z.array(z.object({ id: idSchema, patch: withoutDefaults(shape) })).max(most);
+
+/**
+ * Edits that stand for one act of the rider. `put` adds items; where they are there already it is taken as the change of the
+ * fields that differ (`narrowed`), which is how changes are stored: an owned thing and a trip's decisions about it never
+ * overwrite each other.
+ */
 const simpleEditSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('set trip'), patch: withoutDefaults(tripSchema.shape) }),
   z.object({ kind: z.literal('set rider'), patch: withoutDefaults(riderSchema.shape) }),
   z.object({ kind: z.literal('set bike'), bike: bikeSchema.nullable() }),
   z.object({ kind: z.literal('put bags'), bags: z.array(bagSchema).max(LIMITS.bags), positions }),
+  z.object({ kind: z.literal('change bags'), changes: changesOf(bagShape, LIMITS.bags) }),
   z.object({ kind: z.literal('remove bags'), ids: z.array(idSchema).max(LIMITS.bags) }),
   z.object({ kind: z.literal('put things'), things: z.array(thingSchema).max(LIMITS.things), positions }),
+  z.object({ kind: z.literal('change things'), changes: changesOf(ownedShape, LIMITS.things) }),
+  z.object({
+    kind: z.literal('decide things'),
+    changes: changesOf(decisionsSchema.shape, LIMITS.things),
+  }),
   z.object({ kind: z.literal('remove things'), ids: z.array(idSchema).max(LIMITS.things) }),
   z.object({ kind: z.literal('set wishes'), wishes: z.array(wishSchema).max(LIMITS.wishes) }),
   z.object({ kind: z.literal('set fellows'), fellows: z.array(fellowSchema).max(LIMITS.fellows) }),
@@ -55,7 +72,7 @@ export const editSchema = z.union([
   z.object({
     kind: z.literal('several'),
     label: z.string().max(200),
-    edits: z.array(simpleEditSchema).max(50),
+    edits: z.array(simpleEditSchema).max(200),
   }),
 ]);
 export type Edit = z.infer<typeof editSchema>;
@@ -81,6 +98,10 @@ export function editLabel(plan: Plan, edit: Edit): string {
       if (!first || edit.bags.length > 1) return count(edit.bags.length, 'bag');
       return plan.bags.some((bag) => bag.id === first.id) ? `${first.name} changed` : `${first.name} added`;
     }
+    case 'change bags':
+      return edit.changes.length === 1
+        ? `${bagName(plan, edit.changes[0]!.id)} changed`
+        : `${count(edit.changes.length, 'bag')} changed`;
     case 'remove bags':
       return `${edit.ids.map((id) => plan.bags.find((bag) => bag.id === id)?.name ?? 'bag').join(', ')} removed`;
     case 'put things': {
@@ -90,6 +111,11 @@ export function editLabel(plan: Plan, edit: Edit): string {
         ? `${first.name} changed`
         : `${first.name} added`;
     }
+    case 'change things':
+    case 'decide things':
+      return edit.changes.length === 1
+        ? `${thingName(plan, edit.changes[0]!.id)} changed`
+        : `${count(edit.changes.length, 'thing')} changed`;
     case 'remove things':
       return edit.ids.length === 1
         ? `${thingName(plan, edit.ids[0]!)} removed from the kit`
@@ -111,6 +137,8 @@ export function editLabel(plan: Plan, edit: Edit): string {
       return edit.label;
   }
 }
+
+const bagName = (plan: Plan, id: string): string => plan.bags.find((bag) => bag.id === id)?.name ?? 'A bag';
 
 const thingName = (plan: Plan, id: string): string =>
   plan.things.find((thing) => thing.id === id)?.name ?? 'A thing';

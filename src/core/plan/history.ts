@@ -37,7 +37,7 @@ export function changeDraft(draft: Draft, change: Change): Result<Draft> {
     const step: Step = {
       id: change.id,
       label: editLabel(draft.plan, change.edit),
-      edit: change.edit,
+      edit: applied.value.edit,
       inverse: applied.value.inverse,
     };
     return ok({ plan: applied.value.plan, done: [...draft.done, step].slice(-HISTORY_LENGTH), undone: [] });

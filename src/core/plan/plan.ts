@@ -105,7 +105,7 @@ export const fellowSchema = z.object({
 export type Fellow = z.infer<typeof fellowSchema>;
 
 /** The version this build writes. Files of a later version are refused. */
-export const PLAN_VERSION = 6;
+export const PLAN_VERSION = 7;
 
 export const planSchema = z.object({
   format: z.literal('gorvin-plan'),
