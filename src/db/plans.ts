@@ -1,6 +1,14 @@
-import type { Thing } from '@/core/kit/thing';
-import { fellowSchema, PLAN_VERSION, type LoadEntry, type Plan, type Trip } from '@/core/plan/plan';
+import { decisionsOf, ownedOf, type Decisions, type OwnedThing, type Thing } from '@/core/kit/thing';
+import {
+  fellowSchema,
+  PLAN_VERSION,
+  planSchema,
+  type LoadEntry,
+  type Plan,
+  type Trip,
+} from '@/core/plan/plan';
 import { allCompartments } from '@/core/plan/riders';
+import { tableOf } from './columns';
 import { differs, readTripBags, readBike, saveBags, saveBike } from './garage';
 import type { Client } from './pool';
 
@@ -27,32 +35,36 @@ interface TripRow {
   fellows: unknown[];
   bike_id: string | null;
   revision: number;
+  departed: unknown;
 }
 
-interface ThingRow {
-  id: string;
-  name: string;
-  system: Thing['system'];
-  quantity: number;
-  mass_g: number;
-  mass_source: Thing['massSource'];
-  volume_ml: number;
-  volume_source: Thing['volumeSource'];
-  form: Thing['form'];
-  water_ml: number;
-  call: Thing['call'];
-  dry: Thing['dry'];
-  in_dry_sack: boolean;
-  carry: Thing['carry'];
-  need: Thing['need'];
-  provides: Thing['provides'];
-  view: Thing['view'];
-  packing: Thing['packing'];
-  stiffener: boolean;
-  traits: Thing['traits'];
-  hollow: Thing['hollow'];
-  inside: string | null;
-}
+/** What is owned of a thing, and what a trip decides about it: two tables. */
+const THING = tableOf<OwnedThing>({
+  id: 'text',
+  name: 'text',
+  system: 'text',
+  massG: 'double precision',
+  massSource: 'text',
+  volumeMl: 'double precision',
+  volumeSource: 'text',
+  form: 'jsonb',
+  dry: 'text',
+  provides: 'text[]',
+  view: 'text',
+  packing: 'text',
+  stiffener: 'boolean',
+  traits: 'text[]',
+  hollow: 'jsonb',
+});
+const DECISIONS = tableOf<Decisions>({
+  quantity: 'integer',
+  waterMl: 'double precision',
+  call: 'text',
+  inDrySack: 'boolean',
+  carry: 'text',
+  need: 'text',
+  inside: 'text',
+});
 
 export interface StoredPlan {
   plan: Plan;
@@ -70,17 +82,17 @@ export async function readPlan(
   const trips = await client.query<TripRow>(
     `select name, to_char(start_date, 'YYYY-MM-DD') as start_date, nights, sleeping, night_minimum_c,
             day_maximum_c, rain, filling, surface, rider_mass_g, rider_knee_gap_mm, rider_inseam_mm, rider_shoe_mm,
-            wishes, fellows, bike_id, revision
+            wishes, fellows, bike_id, revision, departed
        from trip where account_id = $1 and id = $2 ${lock ? 'for update' : ''}`,
     key,
   );
   const trip = trips.rows[0];
   if (!trip) return null;
+  if (trip.departed !== null) return { plan: planSchema.parse(trip.departed), revision: trip.revision };
   const bike = trip.bike_id ? await readBike(client, accountId, trip.bike_id) : null;
   const bags = await readTripBags(client, accountId, tripId);
-  const things = await client.query<ThingRow>(
-    `select thing.id, name, system, quantity, mass_g, mass_source, volume_ml, volume_source, form, water_ml, call,
-            dry, in_dry_sack, carry, need, provides, view, packing, stiffener, traits, hollow, inside
+  const things = await client.query<Record<string, unknown>>(
+    `select ${THING.select('thing')}, ${DECISIONS.select('trip_thing')}
        from trip_thing join thing on thing.account_id = trip_thing.account_id and thing.id = trip_thing.thing_id
       where trip_thing.account_id = $1 and trip_thing.trip_id = $2 order by position`,
     key,
@@ -117,30 +129,7 @@ export async function readPlan(
       },
       bike,
       bags,
-      things: things.rows.map((row) => ({
-        id: row.id,
-        name: row.name,
-        system: row.system,
-        quantity: row.quantity,
-        massG: row.mass_g,
-        massSource: row.mass_source,
-        volumeMl: row.volume_ml,
-        volumeSource: row.volume_source,
-        form: row.form,
-        waterMl: row.water_ml,
-        call: row.call,
-        dry: row.dry,
-        inDrySack: row.in_dry_sack,
-        carry: row.carry,
-        need: row.need,
-        provides: row.provides,
-        view: row.view,
-        packing: row.packing,
-        stiffener: row.stiffener,
-        traits: row.traits,
-        hollow: row.hollow,
-        inside: row.inside,
-      })),
+      things: things.rows.map((row): Thing => ({ ...THING.item(row), ...DECISIONS.item(row) })),
       // Another trip may have taken a compartment off a shared bag; what lay in it is back on the floor.
       load: entries.rows
         .filter((row) => row.compartment_id === null || compartments.has(row.compartment_id))
@@ -153,6 +142,22 @@ export async function readPlan(
       fellows,
     },
   };
+}
+
+/**
+ * Keeps the plan as the trip sets out with it. From then on the trip is read as it was, whatever becomes of what is owned.
+ *
+ * @returns false where there is no such trip
+ */
+export async function depart(client: Client, accountId: string, tripId: string): Promise<boolean> {
+  const stored = await readPlan(client, accountId, tripId, true);
+  if (!stored) return false;
+  await client.query(`update trip set departed = $3 where account_id = $1 and id = $2`, [
+    accountId,
+    tripId,
+    JSON.stringify(stored.plan),
+  ]);
+  return true;
 }
 
 /** Makes a trip with its plan. Bikes, bags and things that are owned already are used, not made again. */
@@ -197,7 +202,6 @@ export async function updatePlan(
   );
   await saveParts(client, accountId, tripId, before, after);
   await touchSharers(client, accountId, tripId, before, after);
-  await dropOrphans(client, accountId, before, after);
   return rows[0]!.revision;
 }
 
@@ -239,27 +243,13 @@ async function saveParts(
 
   const bags = changed(after.bags, before?.bags);
   await saveBags(client, accountId, bags);
-  const things = changed(after.things, before?.things);
+  const things = changed(after.things.map(ownedOf), before?.things.map(ownedOf));
   if (things.length) {
     await client.query(
-      `insert into thing (account_id, id, name, system, quantity, mass_g, mass_source, volume_ml, volume_source,
-                          form, water_ml, call, dry, in_dry_sack, carry, need, provides, view, packing,
-                          stiffener, traits, hollow, inside)
-       select $1, id, name, system, quantity, mass_g, mass_source, volume_ml, volume_source, form, water_ml, call,
-              dry, in_dry_sack, carry, need, array(select jsonb_array_elements_text(provides)), view,
-              packing, stiffener, array(select jsonb_array_elements_text(traits)), hollow, inside
-         from jsonb_to_recordset($2::jsonb) as row(id text, name text, system text, quantity integer,
-         mass_g double precision, mass_source text, volume_ml double precision, volume_source text, form jsonb,
-         water_ml double precision, call text, dry text, in_dry_sack boolean, carry text, need text, provides jsonb,
-         view text, packing text, stiffener boolean, traits jsonb, hollow jsonb, inside text)
-       on conflict (account_id, id) do update set name = excluded.name, system = excluded.system,
-         quantity = excluded.quantity, mass_g = excluded.mass_g, mass_source = excluded.mass_source,
-         volume_ml = excluded.volume_ml, volume_source = excluded.volume_source, form = excluded.form,
-         water_ml = excluded.water_ml, call = excluded.call, dry = excluded.dry,
-         in_dry_sack = excluded.in_dry_sack, carry = excluded.carry, need = excluded.need,
-         provides = excluded.provides, view = excluded.view, packing = excluded.packing,
-         stiffener = excluded.stiffener, traits = excluded.traits, hollow = excluded.hollow, inside = excluded.inside`,
-      [accountId, JSON.stringify(things.map(thingRow))],
+      `insert into thing (account_id, ${THING.columns})
+       select $1, ${THING.values} from jsonb_to_recordset($2::jsonb) as recordset(${THING.recordset})
+       on conflict (account_id, id) do update set ${THING.updates}`,
+      [accountId, JSON.stringify(things.map(THING.row))],
     );
   }
   if (differs(ids(before?.bags), ids(after.bags))) {
@@ -274,10 +264,22 @@ async function saveParts(
   if (kitChanged) {
     await client.query(`delete from load_entry where account_id = $1 and trip_id = $2`, [accountId, tripId]);
     await client.query(`delete from trip_thing where account_id = $1 and trip_id = $2`, [accountId, tripId]);
+  }
+  const was = new Map(kitChanged ? [] : before?.things.map((thing) => [thing.id, decisionsOf(thing)]));
+  const decided = after.things.flatMap((thing, position) => {
+    const decisions = decisionsOf(thing);
+    return differs(was.get(thing.id), decisions)
+      ? [{ ...DECISIONS.row(decisions), thing_id: thing.id, position: position + 1 }]
+      : [];
+  });
+  if (decided.length > 0) {
     await client.query(
-      `insert into trip_thing (account_id, trip_id, thing_id, position)
-       select $1, $2, id, position from unnest($3::text[]) with ordinality as row(id, position)`,
-      [accountId, tripId, ids(after.things)],
+      `insert into trip_thing (account_id, trip_id, thing_id, position, ${DECISIONS.columns})
+       select $1, $2, thing_id, position, ${DECISIONS.values}
+         from jsonb_to_recordset($3::jsonb)
+           as recordset(thing_id text, position integer, ${DECISIONS.recordset})
+       on conflict (account_id, trip_id, thing_id) do update set ${DECISIONS.updates}`,
+      [accountId, tripId, JSON.stringify(decided)],
     );
   }
   if (kitChanged || differs(before?.load, after.load)) {
@@ -301,31 +303,6 @@ async function saveParts(
   }
 }
 
-const thingRow = (thing: Thing): ThingRow => ({
-  id: thing.id,
-  name: thing.name,
-  system: thing.system,
-  quantity: thing.quantity,
-  mass_g: thing.massG,
-  mass_source: thing.massSource,
-  volume_ml: thing.volumeMl,
-  volume_source: thing.volumeSource,
-  form: thing.form,
-  water_ml: thing.waterMl,
-  call: thing.call,
-  dry: thing.dry,
-  in_dry_sack: thing.inDrySack,
-  carry: thing.carry,
-  need: thing.need,
-  provides: thing.provides,
-  view: thing.view,
-  packing: thing.packing,
-  stiffener: thing.stiffener,
-  traits: thing.traits,
-  hollow: thing.hollow,
-  inside: thing.inside,
-});
-
 async function touchSharers(client: Client, accountId: string, tripId: string, before: Plan, after: Plan) {
   const changed = (old: readonly { id: string }[], now: readonly { id: string }[]): string[] => {
     const known = new Map(old.map((item) => [item.id, item]));
@@ -334,7 +311,7 @@ async function touchSharers(client: Client, accountId: string, tripId: string, b
       .map((item) => item.id);
   };
   const bags = changed(before.bags, after.bags);
-  const things = changed(before.things, after.things);
+  const things = changed(before.things.map(ownedOf), after.things.map(ownedOf));
   const bike =
     after.bike && before.bike?.id === after.bike.id && differs(before.bike, after.bike)
       ? after.bike.id
@@ -348,29 +325,4 @@ async function touchSharers(client: Client, accountId: string, tripId: string, b
              or exists (select from trip_thing where trip_thing.account_id = $1 and trip_thing.trip_id = trip.id and thing_id = any($5)))`,
     [accountId, tripId, bike, bags, things],
   );
-}
-
-/** Forgets bags and things taken off the last trip or set-up that used them; undo brings them back whole. */
-async function dropOrphans(client: Client, accountId: string, before: Plan, after: Plan) {
-  const gone = (old: readonly { id: string }[], now: readonly { id: string }[]): string[] => {
-    const kept = new Set(now.map((item) => item.id));
-    return old.filter((item) => !kept.has(item.id)).map((item) => item.id);
-  };
-  const bags = gone(before.bags, after.bags);
-  if (bags.length) {
-    await client.query(
-      `delete from bag where account_id = $1 and id = any($2)
-          and not exists (select from trip_bag where trip_bag.account_id = $1 and trip_bag.bag_id = bag.id)
-          and not exists (select from setup_bag where setup_bag.account_id = $1 and setup_bag.bag_id = bag.id)`,
-      [accountId, bags],
-    );
-  }
-  const things = gone(before.things, after.things);
-  if (things.length) {
-    await client.query(
-      `delete from thing where account_id = $1 and id = any($2)
-          and not exists (select from trip_thing where trip_thing.account_id = $1 and trip_thing.thing_id = thing.id)`,
-      [accountId, things],
-    );
-  }
 }

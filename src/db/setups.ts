@@ -1,5 +1,5 @@
 import type { Setup } from '@/core/plan/compare';
-import { forgetUnused, readSetupBags, readSetupBikes, saveBags, saveBike } from './garage';
+import { readSetupBags, readSetupBikes, saveBags, saveBike } from './garage';
 import type { Client } from './pool';
 
 /** A bike with its bags, kept under a name. */
@@ -40,13 +40,11 @@ export async function countSetups(client: Client, accountId: string): Promise<nu
   return rows[0]!.count;
 }
 
-/** Forgets a set-up, then its bike and bags unless a trip or another set-up uses them. False when there was none. */
+/** Forgets a set-up; its bike and bags stay owned. False when there was none. */
 export async function deleteSetup(client: Client, accountId: string, setupId: string): Promise<boolean> {
   const { rowCount } = await client.query(`delete from setup where account_id = $1 and id = $2`, [
     accountId,
     setupId,
   ]);
-  if (!rowCount) return false;
-  await forgetUnused(client, accountId);
-  return true;
+  return rowCount === 1;
 }

@@ -1,4 +1,3 @@
-import { forgetUnused } from './garage';
 import type { Client } from './pool';
 
 export interface TripSummary {
@@ -24,18 +23,11 @@ export async function listTrips(client: Client, accountId: string): Promise<Trip
   return rows;
 }
 
-/** Removes a trip, then the bikes, bags and things that no other trip and no set-up uses. Returns false when there was none. */
+/** Removes a trip; its bike, bags and things stay owned. Returns false when there was none. */
 export async function deleteTrip(client: Client, accountId: string, tripId: string): Promise<boolean> {
   const { rowCount } = await client.query(`delete from trip where account_id = $1 and id = $2`, [
     accountId,
     tripId,
   ]);
-  if (!rowCount) return false;
-  await client.query(
-    `delete from thing where account_id = $1 and not exists
-       (select from trip_thing where trip_thing.account_id = $1 and trip_thing.thing_id = thing.id)`,
-    [accountId],
-  );
-  await forgetUnused(client, accountId);
-  return true;
+  return rowCount === 1;
 }

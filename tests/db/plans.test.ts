@@ -7,8 +7,9 @@ import { emptyPlan, type Plan } from '@/core/plan/plan';
 import { loaded, partyOf, sampleThing } from '@/core/plan/samples';
 import { accountOfSession, createSession, endSession, setUnits } from '@/db/accounts';
 import { readDraft, saveChange } from '@/db/history';
-import { insertPlan, readPlan } from '@/db/plans';
+import { depart, insertPlan, readPlan } from '@/db/plans';
 import { transaction } from '@/db/pool';
+import { deleteOwned, listUnused } from '@/db/inventory';
 import { deleteTrip, listTrips } from '@/db/trips';
 import { newAccount, pool } from './database';
 
@@ -162,32 +163,49 @@ describe('things owned once and used on many trips', () => {
     expect(await second.edit(0, home('mug'))).toMatchObject({ kind: 'stale' });
   });
 
-  test('a thing taken off one trip stays on the other; off the last, it is forgotten', async () => {
+  test('a thing taken off every trip stays owned, on none, until it is deleted on request', async () => {
     const first = await newTrip();
     const second = await newTrip(demoPlan(), first.account);
-    const owned = async () =>
-      (await pool.query('select from thing where account_id = $1 and id = $2', [first.account, 'mug']))
-        .rowCount;
+    const unused = async () => (await listUnused(pool, first.account)).map(({ name }) => name);
+    const nothing = { thing: [], bag: [], bike: [] };
     await first.edit(0, { kind: 'remove things', ids: ['mug'] });
-    expect(await owned()).toBe(1);
+    expect(await unused()).toEqual([]);
     expect((await second.read()).draft.plan.things.some((thing) => thing.id === 'mug')).toBe(true);
     await second.edit(0, { kind: 'remove things', ids: ['mug'] });
-    expect(await owned()).toBe(0);
+    expect(await unused()).toEqual(['Mug']);
     expect(await first.step(1, 'undo')).toMatchObject({ kind: 'saved' });
-    expect(await owned()).toBe(1);
+    expect(await unused()).toEqual([]);
+    // What a trip uses is not deleted, nor anything with it, and the trip is named; nor is another account's.
+    const both = { ...nothing, thing: ['mug', 'pillow'], bike: ['hardtail'] };
+    expect(await deleteOwned(pool, first.account, both)).toEqual(['Plateau and river loop']);
+    await first.edit(2, { kind: 'remove things', ids: ['mug'] });
+    expect(await deleteOwned(pool, await newAccount(), { ...nothing, thing: ['mug'] })).toEqual([]);
+    expect(await unused()).toEqual(['Mug']);
+    expect(await deleteOwned(pool, first.account, { ...nothing, thing: ['mug'] })).toEqual([]);
+    expect(await unused()).toEqual([]);
   });
 
-  test('a deleted trip takes only what no other trip uses', async () => {
+  test('a thing weighed anew weighs so on a planned trip, and not on one that has departed', async () => {
+    const planned = await newTrip();
+    const ridden = await newTrip(demoPlan(), planned.account);
+    await transaction(pool, (client) => depart(client, planned.account, ridden.trip));
+    const mug = demoPlan().things.find(({ id }) => id === 'mug')!;
+    await planned.edit(0, { kind: 'change things', changes: [{ id: 'mug', patch: { massG: 99 } }] });
+    const massOf = async ({ read }: typeof planned) =>
+      (await read()).draft.plan.things.find(({ id }) => id === 'mug')!.massG;
+    expect(await massOf(planned)).toBe(99);
+    expect(await massOf(ridden)).toBe(mug.massG);
+    expect(await depart(pool, await newAccount(), ridden.trip)).toBe(false);
+  });
+
+  test('a deleted trip leaves all that is owned', async () => {
     const first = await newTrip();
     const second = await newTrip(demoPlan(), first.account);
     expect(await transaction(pool, (client) => deleteTrip(client, first.account, first.trip))).toBe(true);
     expect((await second.read()).draft.plan).toEqual(demoPlan());
     await transaction(pool, (client) => deleteTrip(client, first.account, second.trip));
-    for (const table of ['bike', 'bag', 'thing']) {
-      expect((await pool.query(`select from ${table} where account_id = $1`, [first.account])).rowCount).toBe(
-        0,
-      );
-    }
+    const { things, bags } = demoPlan();
+    expect(await listUnused(pool, first.account)).toHaveLength(things.length + bags.length + 1);
   });
 });
 

@@ -7,6 +7,7 @@ import { withSetup, type Setup } from '@/core/plan/compare';
 import { readDraft, saveChange } from '@/db/history';
 import { insertPlan, readPlan } from '@/db/plans';
 import { countSetups, deleteSetup, listSetups, saveSetup } from '@/db/setups';
+import { listUnused } from '@/db/inventory';
 import { deleteTrip } from '@/db/trips';
 import { newAccount as account, pool } from './database';
 
@@ -54,11 +55,9 @@ test('bags and bikes are owned once: a change on a trip shows in the set-up, and
   await deleteTrip(pool, own, tripId);
   expect((await listSetups(pool, own))[0]).toMatchObject({ bike: plan.bike, bags: { length: 11 } });
   await deleteSetup(pool, own, setup.id);
-  const left = await pool.query(
-    'select (select count(*)::int from bag where account_id = $1) as bags, (select count(*)::int from bike where account_id = $1) as bikes',
-    [own],
-  );
-  expect(left.rows[0]).toEqual({ bags: 0, bikes: 0 });
+  // The set-up forgotten too, bike and bags are still owned.
+  const unused = (await listUnused(pool, own)).filter(({ kind }) => kind !== 'thing');
+  expect(unused).toHaveLength(11 + 1);
 });
 
 test('a set-up used on a trip, undone and redone, gives each state back exactly', async () => {
@@ -98,8 +97,9 @@ test('rows and steps from before the newer fields are read with their defaults',
     [own],
   );
   await pool.query(
-    `update plan_step set inverse = jsonb_set(inverse, '{bags,0}', (inverse #> '{bags,0}') - 'alongMm' - 'closure') where account_id = $1`,
-    [own],
+    // As it was kept before changes held only the fields that changed.
+    `update plan_step set inverse = jsonb_build_object('kind', 'put bags', 'bags', jsonb_build_array($2::jsonb - 'alongMm' - 'closure')) where account_id = $1`,
+    [own, JSON.stringify(plan.bags[0])],
   );
   const { draft } = (await readDraft(pool, own, tripId))!;
   expect(draft.plan.bike!.build.bar).toBe('flat');

@@ -5,9 +5,10 @@ import { IconDots } from '@tabler/icons-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { parsePlanFile } from '@/core/formats/planFile';
+import { parsePlanFile, planFileValue } from '@/core/formats/planFile';
 import { LIMITS } from '@/core/plan/limits';
 import { Empty } from '@/ui/shared/States';
+import { Unused, type UnusedItem } from './Unused';
 import styles from './TripList.module.css';
 
 export interface ListedTrip {
@@ -25,7 +26,8 @@ type Wish =
   | { from: 'file'; plan: unknown };
 
 /** All trips of the account, and the ways to begin another. */
-export function TripList({ trips }: { trips: ListedTrip[] }) {
+export function TripList(props: { trips: ListedTrip[]; unused: UnusedItem[]; units: 'metric' | 'imperial' }) {
+  const { trips, unused, units } = props;
   const router = useRouter();
   const [problems, setProblems] = useState<string[]>([]);
   const [busy, setBusy] = useState(false);
@@ -60,12 +62,18 @@ export function TripList({ trips }: { trips: ListedTrip[] }) {
       return;
     }
     const parsed = parsePlanFile(await file.text());
-    if (parsed.ok) await make({ from: 'file', plan: parsed.value });
+    if (parsed.ok) await make({ from: 'file', plan: planFileValue(parsed.value) });
     else setProblems(parsed.error);
   };
   const remove = async (trip: ListedTrip) => {
     setDeleting(null);
     if (await send(`/api/trips/${trip.id}`, { method: 'DELETE' })) router.refresh();
+  };
+
+  const removeOwned = async (items: readonly UnusedItem[]) => {
+    const ids = (kind: UnusedItem['kind']) => items.flatMap((item) => (item.kind === kind ? [item.id] : []));
+    const body = JSON.stringify({ thing: ids('thing'), bag: ids('bag'), bike: ids('bike') });
+    if (await send('/api/inventory', { method: 'DELETE', body })) router.refresh();
   };
 
   return (
@@ -131,6 +139,7 @@ export function TripList({ trips }: { trips: ListedTrip[] }) {
           ))}
         </ul>
       )}
+      <Unused items={unused} units={units} busy={busy} onDelete={(items) => void removeOwned(items)} />
       {naming && (
         <NameTrip
           like={naming === 'nothing' ? null : naming}
@@ -146,7 +155,7 @@ export function TripList({ trips }: { trips: ListedTrip[] }) {
       {deleting && (
         <Modal opened onClose={() => setDeleting(null)} title="Delete this trip">
           <p className={styles.ask}>
-            {deleting.name} goes, with its load and history. Bikes, bags and things used on other trips stay.
+            {deleting.name} will be gone, with its load and history. Its bike, bags and things stay yours.
             This cannot be undone; save it as a file first if you may want it again.
           </p>
           <div className={styles.actions}>

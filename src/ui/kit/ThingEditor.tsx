@@ -15,7 +15,9 @@ import {
   SYSTEMS,
   TRAITS,
   TRAIT_WORDS,
+  type Decisions,
   type Form,
+  type OwnedThing,
   type Thing,
 } from '@/core/kit/thing';
 import { MASS_SOURCES, VOLUME_SOURCES } from '@/core/units/uncertainty';
@@ -31,7 +33,11 @@ import styles from './ThingEditor.module.css';
 export function ThingEditor({ thing }: { thing: Thing }) {
   const { store, format } = usePlan();
   const { chooseThing } = useSelection();
-  const set = (patch: Partial<Thing>) => store.edit({ kind: 'put things', things: [{ ...thing, ...patch }] });
+  /** What the thing is, on every trip; and what this trip decides. Neither form can write what the other does. */
+  const set = (patch: Partial<OwnedThing>) =>
+    store.edit({ kind: 'change things', changes: [{ id: thing.id, patch }] });
+  const decide = (patch: Partial<Decisions>) =>
+    store.edit({ kind: 'decide things', changes: [{ id: thing.id, patch }] });
   const setForm = (form: Form) => set({ form, volumeMl: Math.round(formVolumeMl(form) ?? thing.volumeMl) });
   const { form } = thing;
   const element = useRef<HTMLDivElement>(null);
@@ -39,6 +45,7 @@ export function ThingEditor({ thing }: { thing: Thing }) {
 
   return (
     <div ref={element} className={styles.editor}>
+      <h3 className={styles.part}>On every trip</h3>
       <TextField
         label="Name"
         value={thing.name}
@@ -47,15 +54,6 @@ export function ThingEditor({ thing }: { thing: Thing }) {
         onCommit={(name) => set({ name })}
       />
       <Choice label="System" value={thing.system} options={SYSTEMS} onChoose={(system) => set({ system })} />
-      <NumberInput
-        label="Pieces"
-        min={1}
-        max={200}
-        allowDecimal={false}
-        clampBehavior="strict"
-        value={thing.quantity}
-        onChange={(value) => typeof value === 'number' && value >= 1 && set({ quantity: value })}
-      />
       <QuantityField
         label="Mass of one"
         dimension="mass"
@@ -132,14 +130,6 @@ export function ThingEditor({ thing }: { thing: Thing }) {
           )}
         </>
       )}
-      <QuantityField
-        label="Water in it at the start"
-        dimension="volume"
-        value={thing.waterMl}
-        hint="Weighs 1 g a millilitre"
-        onCommit={(value) => value !== null && set({ waterMl: value })}
-      />
-      <Choice label="Wanted" value={thing.call} options={CALLS} onChoose={(call) => set({ call })} />
       <Choice
         label="Needs a clear view"
         value={thing.view}
@@ -153,20 +143,6 @@ export function ThingEditor({ thing }: { thing: Thing }) {
         options={DRYNESS}
         words={{ must: 'must stay dry', rather: 'rather dry', 'does not care': 'does not care' }}
         onChoose={(dry) => set({ dry })}
-      />
-      <Choice
-        label="Needed on this trip"
-        value={thing.need}
-        options={NEEDS}
-        words={{ must: 'must come', should: 'should come', nice: 'nice to have' }}
-        onChoose={(need) => set({ need })}
-      />
-      <Choice
-        label="Carried"
-        value={thing.carry}
-        options={['bike', 'worn'] as const}
-        words={{ bike: 'in a bag', worn: 'worn' }}
-        onChoose={(carry) => set({ carry })}
       />
       {form.kind === 'soft' ? (
         <Choice
@@ -184,14 +160,9 @@ export function ThingEditor({ thing }: { thing: Thing }) {
           onChoose={(lies) => set({ stiffener: lies === 'stiffener' })}
         />
       )}
-      <NestFields thing={thing} set={set} />
+      <HollowFields thing={thing} set={set} />
       <fieldset className={styles.checks}>
-        <legend>It is or gives</legend>
-        <Checkbox
-          label="in a dry sack"
-          checked={thing.inDrySack}
-          onChange={(event) => set({ inDrySack: event.currentTarget.checked })}
-        />
+        <legend>It gives</legend>
         <Ticks options={PROVISIONS} chosen={thing.provides} onChoose={(provides) => set({ provides })} />
       </fieldset>
       <fieldset className={styles.checks}>
@@ -203,6 +174,45 @@ export function ThingEditor({ thing }: { thing: Thing }) {
           onChoose={(traits) => set({ traits })}
         />
       </fieldset>
+      <h3 className={styles.part}>On this trip</h3>
+      <NumberInput
+        label="Pieces"
+        min={1}
+        max={200}
+        allowDecimal={false}
+        clampBehavior="strict"
+        value={thing.quantity}
+        onChange={(value) => typeof value === 'number' && value >= 1 && decide({ quantity: value })}
+      />
+      <Choice label="Wanted" value={thing.call} options={CALLS} onChoose={(call) => decide({ call })} />
+      <Choice
+        label="Needed"
+        value={thing.need}
+        options={NEEDS}
+        words={{ must: 'must come', should: 'should come', nice: 'nice to have' }}
+        onChoose={(need) => decide({ need })}
+      />
+      <Choice
+        label="Carried"
+        value={thing.carry}
+        options={['bike', 'worn'] as const}
+        words={{ bike: 'in a bag', worn: 'worn' }}
+        onChoose={(carry) => decide({ carry })}
+      />
+      <QuantityField
+        label="Water in it at the start"
+        dimension="volume"
+        value={thing.waterMl}
+        hint="Weighs 1 g a millilitre"
+        onCommit={(value) => value !== null && decide({ waterMl: value })}
+      />
+      <InsideField thing={thing} decide={decide} />
+      <Checkbox
+        className={styles.check}
+        label="In a dry sack"
+        checked={thing.inDrySack}
+        onChange={(event) => decide({ inDrySack: event.currentTarget.checked })}
+      />
       <div className={styles.actions}>
         {thing.quantity > 1 && (
           <Button
@@ -272,13 +282,31 @@ function Ticks<Value extends string>({
   ));
 }
 
-/** What holds this thing, and what this thing's own inside is like when it holds others. */
-function NestFields({ thing, set }: { thing: Thing; set: (patch: Partial<Thing>) => void }) {
+/** Another thing that this one is packed inside on this trip. */
+function InsideField({ thing, decide }: { thing: Thing; decide: (patch: Partial<Decisions>) => void }) {
   const { draft } = usePlan();
-  const { hollow } = thing;
   const holders = draft.plan.things.filter(
     (other) => other.hollow && other.id !== thing.id && other.inside !== thing.id,
   );
+  return (
+    <NativeSelect
+      label="Packed inside"
+      value={holders.some(({ id }) => id === thing.inside) ? (thing.inside ?? '') : ''}
+      onChange={(event) => decide({ inside: event.currentTarget.value || null })}
+    >
+      <option value="">nothing</option>
+      {holders.map(({ id, name }) => (
+        <option key={id} value={id}>
+          {name}
+        </option>
+      ))}
+    </NativeSelect>
+  );
+}
+
+/** What this thing's own inside is like, where it holds others. */
+function HollowFields({ thing, set }: { thing: Thing; set: (patch: Partial<OwnedThing>) => void }) {
+  const { hollow } = thing;
   const measure = (label: string, value: number, patch: (mm: number) => Thing['hollow']) => (
     <QuantityField
       label={label}
@@ -289,18 +317,6 @@ function NestFields({ thing, set }: { thing: Thing; set: (patch: Partial<Thing>)
   );
   return (
     <>
-      <NativeSelect
-        label="Packed inside"
-        value={holders.some(({ id }) => id === thing.inside) ? (thing.inside ?? '') : ''}
-        onChange={(event) => set({ inside: event.currentTarget.value || null })}
-      >
-        <option value="">nothing</option>
-        {holders.map(({ id, name }) => (
-          <option key={id} value={id}>
-            {name}
-          </option>
-        ))}
-      </NativeSelect>
       <Choice
         label="Holds other things"
         value={hollow?.kind ?? 'no'}
