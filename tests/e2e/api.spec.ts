@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { request as newRequest, type APIRequestContext } from '@playwright/test';
+import { planFileValue } from '@/core/formats/planFile';
 import { demoPlan } from '@/core/demo/plan';
 import type { Edit } from '@/core/plan/edit';
 import { createSession } from '@/db/accounts';
@@ -99,14 +100,14 @@ test('trips are made empty, like another, and from a file; and deleted', async (
   );
   expect(second.load).toEqual([]);
 
-  const file = await make({ from: 'file', plan: demoPlan() });
+  const file = await make({ from: 'file', plan: planFileValue(demoPlan()) });
   const opened = await planOf(file.body.tripId);
   expect(opened.things).toHaveLength(demoPlan().things.length);
   expect(opened.things[0].id).not.toBe('down-quilt');
 
   expect((await make({ from: 'trip', tripId: 'none', name: 'x' })).status).toBe(404);
   expect((await make({ from: 'nothing', name: '   ' })).body.error).toMatch(/Give it a name/);
-  const bad = await make({ from: 'file', plan: { ...demoPlan(), version: 99 } });
+  const bad = await make({ from: 'file', plan: { ...planFileValue(demoPlan()), version: 99 } });
   expect([bad.status, bad.body.problems[0]]).toEqual([422, expect.stringMatching(/later Gorvin/)]);
 
   expect((await client.delete(`/api/trips/${again.body.tripId}`)).status()).toBe(200);

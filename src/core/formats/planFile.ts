@@ -1,11 +1,19 @@
-import type { z } from 'zod';
+import { z } from 'zod';
 import { withLaterTraits } from '@/core/kit/guess';
+import { decisionsOf, ownedOf, ownedThingSchema, tripThingSchema } from '@/core/kit/thing';
 import { LIMITS } from '@/core/plan/limits';
 import { brokenReferences, PLAN_VERSION, planSchema, type Plan } from '@/core/plan/plan';
 import { fail, ok, type Result } from '@/core/result';
 
 /** Problems named one by one in a refused file; more would not be read. */
 const MOST_PROBLEMS = 12;
+
+/** The plan file: a plan in which what is owned, and what the trip decides about it, stand apart. */
+export const planFileSchema = planSchema.omit({ things: true }).extend({
+  things: z.array(ownedThingSchema).max(LIMITS.things, `At most ${LIMITS.things} things.`),
+  decisions: z.array(tripThingSchema).max(LIMITS.things),
+});
+export type PlanFile = z.infer<typeof planFileSchema>;
 
 /**
  * Reads a plan file. Every refusal says what is wrong, where, and what to do; nothing is half taken.
@@ -50,23 +58,26 @@ export function parsePlanValue(data: unknown): Result<Plan, string[]> {
       `The plan was written by a later Gorvin (format version ${version}); this one reads up to ${PLAN_VERSION}. Update Gorvin first.`,
     ]);
   }
-  const parsed = planSchema.safeParse(
-    typeof version === 'number' && Number.isInteger(version) && version >= 1 && version < PLAN_VERSION
-      ? fromEarlier(data)
-      : data,
-  );
+  const isEarlier =
+    typeof version === 'number' && Number.isInteger(version) && version >= 1 && version < PLAN_VERSION;
+  const parsed = isEarlier ? planSchema.safeParse(fromEarlier(data)) : planFileSchema.safeParse(data);
   if (!parsed.success) return fail(describeIssues(parsed.error, data));
-  const broken = brokenReferences(parsed.data);
-  return broken.length ? fail(shortened(broken)) : ok(parsed.data);
+  const joined = 'decisions' in parsed.data ? joinedPlan(parsed.data) : ok(parsed.data);
+  if (!joined.ok) return joined;
+  const broken = brokenReferences(joined.value);
+  return broken.length ? fail(shortened(broken)) : joined;
 }
 
+/** The version that brought the later traits. */
+const TRAITS_VERSION = 6;
+
 /**
- * A plan of an earlier version as one of this. Each later field has a default that says what such a plan meant; but traits that
+ * A plan of an earlier version as one of this. Up to version 6 a thing had the trip's decisions on it. Each later field has a default that says what such a plan meant; but traits that
  * came with version 6 are taken from the things' names, as they are for a new thing.
  */
 function fromEarlier(data: object): unknown {
-  const { things } = data as { things?: unknown };
-  if (!Array.isArray(things)) return { ...data, version: PLAN_VERSION };
+  const { things, version } = data as { things?: unknown; version: number };
+  if (!Array.isArray(things) || version >= TRAITS_VERSION) return { ...data, version: PLAN_VERSION };
   const renewed = things.map((thing: unknown) => {
     if (typeof thing !== 'object' || thing === null) return thing;
     const { name, traits = [] } = thing as { name?: unknown; traits?: unknown };
@@ -99,8 +110,40 @@ const shortened = (problems: string[]): string[] =>
     ? problems
     : [...problems.slice(0, MOST_PROBLEMS), `and ${problems.length - MOST_PROBLEMS} more.`];
 
+/** A plan as its file has it: what is owned in `things`, what the trip decides about each in `decisions`. */
+export function planFileValue(plan: Plan): PlanFile {
+  const { things, load, wishes, fellows, ...rest } = plan;
+  return {
+    ...rest,
+    things: things.map(ownedOf),
+    decisions: things.map((thing) => ({ thingId: thing.id, ...decisionsOf(thing) })),
+    load,
+    wishes,
+    fellows,
+  };
+}
+
 /** The plan as a file: stable order, two spaces, a closing newline, so that versions of it compare well. */
-export const planFileText = (plan: Plan): string => `${JSON.stringify(plan, null, 2)}\n`;
+export const planFileText = (plan: Plan): string => `${JSON.stringify(planFileValue(plan), null, 2)}\n`;
+
+/** Things and decisions brought together; or which of them lacks the other. */
+function joinedPlan({ decisions, ...file }: PlanFile): Result<Plan, string[]> {
+  const byThing = new Map(decisions.map(({ thingId, ...own }) => [thingId, own]));
+  const known = new Set(file.things.map(({ id }) => id));
+  const problems = [
+    ...(byThing.size < decisions.length ? ['Two decisions are about the same thing.'] : []),
+    ...decisions
+      .filter(({ thingId }) => !known.has(thingId))
+      .map(({ thingId }) => `The decisions name a thing "${thingId}" that is not among the things.`),
+    ...file.things
+      .filter(({ id }) => !byThing.has(id))
+      .map(
+        ({ name }) => `"${name}" has no decisions: how many come along, when it is wanted and the others.`,
+      ),
+  ];
+  if (problems.length > 0) return fail(shortened(problems));
+  return ok({ ...file, things: file.things.map((thing) => ({ ...thing, ...byThing.get(thing.id)! })) });
+}
 
 /** Greatest depth of brackets outside strings: found before JSON.parse, whose own depth is the stack's. */
 function nesting(text: string): number {

@@ -3,7 +3,7 @@ import Ajv from 'ajv/dist/2020';
 import addFormats from 'ajv-formats';
 import { demoPlan } from '@/core/demo/plan';
 import { writeKitCsv } from './kitCsv';
-import { planFileText } from './planFile';
+import { planFileText, planFileValue } from './planFile';
 import { planJsonSchema } from './planSchema';
 
 const published = (file: string) => readFileSync(file, 'utf8');
@@ -18,7 +18,9 @@ test('the JSON Schema alone tells a plan from what is none', () => {
   const ajv = new Ajv({ strict: false });
   addFormats(ajv);
   const check = ajv.compile(planJsonSchema());
-  expect(check(demoPlan())).toBe(true);
-  expect(check({ ...demoPlan(), version: 99 })).toBe(false);
-  expect(check({ ...demoPlan(), things: [{ ...demoPlan().things[0], massG: -1 }] })).toBe(false);
+  expect(check(planFileValue(demoPlan()))).toBe(true);
+  const file = planFileValue(demoPlan());
+  expect(check({ ...file, version: 99 })).toBe(false);
+  expect(check({ ...file, things: [{ ...file.things[0], massG: -1 }] })).toBe(false);
+  expect(check({ ...file, decisions: [{ ...file.decisions[0], quantity: 0 }] })).toBe(false);
 });
