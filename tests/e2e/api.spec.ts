@@ -124,10 +124,22 @@ test('a body over the limit is refused without being taken in', async ({ client 
 test('files go out with a name, a type, and as what they were', async ({ client, rider, plan }) => {
   const file = await client.get(`/api/trips/${rider.tripId}/plan`);
   expect(file.headers()['content-disposition']).toBe('attachment; filename="plateau-and-river-loop.json"');
-  expect(await file.json()).toEqual(plan);
+  expect(await file.json()).toEqual(planFileValue(plan));
   const kit = await client.get(`/api/trips/${rider.tripId}/kit`);
   expect(kit.headers()['content-type']).toBe('text/csv; charset=utf-8');
   expect((await kit.text()).split('\r\n')[0]).toContain('name,system,quantity,mass (g)');
+});
+
+test('what a trip still uses is not deleted, and the trip is named', async ({ client, rider, plan }) => {
+  const ids = { thing: [plan.things[0]!.id], bag: [plan.bags[0]!.id] };
+  const refused = await client.delete('/api/inventory', { data: ids });
+  expect(refused.status()).toBe(409);
+  expect((await refused.json()).error).toBe(
+    'Nothing was deleted: it is still used by Plateau and river loop. Take it off there first.',
+  );
+  const after = (await (await client.get(`/api/trips/${rider.tripId}`)).json()).draft.plan;
+  expect(after).toEqual(plan);
+  expect((await client.delete('/api/inventory', { data: { thing: ['not an id!'] } })).status()).toBe(422);
 });
 
 test('who is not signed in is told so, and reads nothing', async ({ rider, baseURL }) => {
@@ -143,6 +155,7 @@ test('who is not signed in is told so, and reads nothing', async ({ rider, baseU
   }
   expect((await nobody.put('/api/account', { data: { units: 'metric' } })).status()).toBe(401);
   expect((await nobody.post(`/api/trips/${rider.tripId}/changes`, { data: {} })).status()).toBe(401);
+  expect((await nobody.delete('/api/inventory', { data: {} })).status()).toBe(401);
   await nobody.dispose();
 });
 
