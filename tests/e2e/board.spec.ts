@@ -198,11 +198,11 @@ test.describe('on a phone', () => {
     await loaded(page);
     const widest = () => page.evaluate(() => document.documentElement.scrollWidth);
     expect(await widest()).toBeLessThanOrEqual(390);
-    for (const name of ['What it weighed', 'What limits it', 'Its moves, one by one']) {
+    for (const name of ['How this load scores', 'What limits it', 'Its moves, one by one']) {
       await page.getByText(name, { exact: true }).tap();
       expect(await widest()).toBeLessThanOrEqual(390);
     }
-    for (const name of ['Leave it at home', 'What would let it fit?', 'Look longer']) {
+    for (const name of ['Leave it at home', 'What would let it fit?', 'Keep searching']) {
       const label = page.getByRole('button', { name, exact: true }).getByText(name, { exact: true });
       expect(await label.evaluate((own) => own.scrollWidth - own.clientWidth)).toBeLessThanOrEqual(0);
     }
@@ -217,12 +217,12 @@ test('the loader’s moves are listed with reasons, each can be put back, and th
   await rider.open('load');
   await page.getByRole('button', { name: 'Load for me' }).first().click();
   await loaded(page);
-  await page.getByText('What it weighed').click();
+  await page.getByText('How this load scores').click();
   await expect(page.getByText('at most from the best possible')).toBeVisible();
-  await page.getByText('What it weighed').click();
+  await page.getByText('How this load scores').click();
   await page.getByText('What limits it').click();
   await expect(page.getByRole('listitem').filter({ hasText: 'too little is left of its 8.48 l' })).toHaveText(
-    /^Bar roll: .* Would lie better there: .*Folding chair/,
+    /^Bar roll: .* Better there: .*Folding chair/,
   );
   await accessible(page);
   await page.getByText('What limits it').click();

@@ -11,13 +11,11 @@ async function leaveHome(page: Page, name: string) {
 test('one thing too many is settled in two presses', async ({ page, rider }) => {
   await rider.open('load');
   await page.getByRole('button', { name: 'Load for me' }).first().click();
-  await expect(page.getByText('The cheapest to leave so that the rest closes: Folding chair')).toBeVisible(
-    SEARCHING,
-  );
+  await expect(page.getByText('Leave this behind and the rest fits: Folding chair')).toBeVisible(SEARCHING);
   // Undone there is nothing to settle, and what came of it is there again once done again.
   const atHome = page.getByRole('button', { name: 'Leave it at home' });
   await page.getByRole('button', { name: 'Undo: Load for me' }).click();
-  await expect(page.getByText(/^\d+ things moved, and taken back since\.$/)).toBeVisible();
+  await expect(page.getByText(/^\d+ things moved, then undone\.$/)).toBeVisible();
   await expect(atHome).toHaveCount(0);
   await page.getByRole('button', { name: 'Redo: Load for me' }).click();
   await atHome.click();
@@ -26,7 +24,7 @@ test('one thing too many is settled in two presses', async ({ page, rider }) => 
   await saved(page);
 });
 
-test('the best so far can be taken; the load before is compared, and taken back in one step', async ({
+test('the best so far can be taken; the load before is compared, and undone in one step', async ({
   page,
   rider,
 }) => {
@@ -126,7 +124,7 @@ test('an edit while the loader works is taken at once, and the loader begins aga
   await leaveHome(page, 'Paper map');
   await page.getByRole('button', { name: 'Load for me' }).first().click();
   await expect(page.getByRole('progressbar')).toBeVisible();
-  await expect(page.getByText(/Best so far/)).toBeVisible();
+  await expect(page.getByText(/Best load so far/)).toBeVisible();
   await leaveHome(page, 'Paperback');
   await loaded(page);
   // Decided by the rider, not by the loader.

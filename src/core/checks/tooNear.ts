@@ -6,7 +6,7 @@ import { listed, type Check, type Finding } from './finding';
 
 const REASONS: Record<ClearanceKind, string> = {
   'front tyre':
-    'A bag on the front tyre stops the wheel. Straps stretch and foam gives more than reckoned here: press the bike down hard and look, before you ride and after the first hour.',
+    'A bag on the front tyre stops the wheel. Straps stretch and foam gives more than is assumed here: press the bike down hard and look, before you ride and after the first hour.',
   'rear tyre':
     'A pack that touches the tyre wears through, or is drawn in. Press the saddle down hard with the bags packed, dropper down, and look.',
   'bar width':

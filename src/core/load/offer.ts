@@ -24,7 +24,7 @@ export function offersFor(facts: Facts, thing: Thing, format: Formatter): Offer[
     const offer = (fits: boolean, words: string): Offer => ({ spot, fits, words });
     if (spot.id === here) return offer(true, 'is here');
     if ([thing, ...contents].some(({ id }) => isUnwanted(facts.plan, id, spot.id)))
-      return offer(false, 'you want it never here');
+      return offer(false, 'you ruled this bag out');
     const obstacle = obstacleFor(thing, spot);
     if (obstacle?.kind === 'open to rain' || contents.some((one) => !staysDry(one, spot)))
       return offer(false, 'open to rain');

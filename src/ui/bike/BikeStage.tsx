@@ -156,7 +156,8 @@ export function BikeStage() {
       <p className={styles.caution}>
         Never go over a maker&apos;s limit for a mount, fork, rack, frame or rim; many carbon forks and
         seatposts must not be clamped or loaded. Where no limit is known, Gorvin assumes little and says so.
-        Figures do not ride: press the loaded bike down hard, turn the bar fully, and try it on quiet ground.
+        Numbers don&apos;t replace a test ride: press the loaded bike down hard, turn the bar fully, and try
+        it on quiet ground.
       </p>
     </div>
   );

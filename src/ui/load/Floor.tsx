@@ -114,7 +114,9 @@ function Home({ things }: { things: readonly Thing[] }) {
     >
       <header className={styles.header}>
         <h2>Left at home</h2>
-        <span className="quiet">{things.length === 0 ? 'drop here what stays' : `${things.length}`}</span>
+        <span className="quiet">
+          {things.length === 0 ? 'Drop things here to leave them at home' : `${things.length}`}
+        </span>
       </header>
       {things.length > 0 && (
         <ul role="listbox" tabIndex={0} aria-label="Things left at home" className={styles.homeList}>

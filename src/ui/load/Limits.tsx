@@ -46,7 +46,7 @@ export function Limits({ proposal }: { proposal: LoadProposal }) {
           <li key={`${limiting.compartmentId} ${limiting.limit}`}>
             <span>
               <strong>{compartmentName(draft.plan, limiting.compartmentId)}</strong>: {why}.{' '}
-              <span className="quiet">Would lie better there: {listed(wanted)}.</span>
+              <span className="quiet">Better there: {listed(wanted)}.</span>
             </span>
           </li>
         ))}

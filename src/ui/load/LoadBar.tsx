@@ -95,9 +95,9 @@ export function LoadBar() {
 
 function workingWords(state: Extract<LoaderState, { kind: 'working' }>): string {
   if (!state.progress) return 'Laying out the bags';
-  const { best, left } = state.progress;
-  const leaves = left === 0 ? 'all in' : left === 1 ? '1 thing left over' : `${left} things left over`;
-  return `Best so far: ${best.toFixed(0)} points, ${leaves}`;
+  const { left } = state.progress;
+  const rest = left === 0 ? 'everything fits' : left === 1 ? '1 thing left over' : `${left} things left over`;
+  return `Best load so far: ${rest}`;
 }
 
 function Outcome({ proposal, onClose }: { proposal: LoadProposal; onClose: () => void }) {
@@ -119,7 +119,7 @@ function Outcome({ proposal, onClose }: { proposal: LoadProposal; onClose: () =>
   if (proposal.moves.length > 0 && standing.length === 0)
     return (
       <div className={styles.outcome} role="status">
-        <p>{moved}, and taken back since.</p>
+        <p>{moved}, then undone.</p>
         <div className={styles.actions}>
           <Button size="compact-sm" variant="subtle" onClick={onClose}>
             Close
@@ -133,7 +133,7 @@ function Outcome({ proposal, onClose }: { proposal: LoadProposal; onClose: () =>
         {proposal.moved === 0 ? 'Nothing better was found; the load stays as it is.' : `${moved}.`}{' '}
         {open.length > 0 && (
           <>
-            The cheapest to leave so that the rest closes: <strong>{names}</strong> (
+            Leave {open.length === 1 ? 'this' : 'these'} behind and the rest fits: <strong>{names}</strong> (
             {format.mass(open.reduce((sum, { massG }) => sum + massG, 0))},{' '}
             {format.volume(open.reduce((sum, { volumeMl }) => sum + volumeMl, 0))}).
           </>
@@ -159,7 +159,7 @@ function Outcome({ proposal, onClose }: { proposal: LoadProposal; onClose: () =>
           </Button>
         )}
         <Button size="compact-sm" variant="default" onClick={() => run(true)}>
-          Look longer
+          Keep searching
         </Button>
         <Weighed proposal={proposal} />
         {proposal.limits.length > 0 && <Limits proposal={proposal} />}
@@ -215,7 +215,7 @@ function Weighed({ proposal }: { proposal: LoadProposal }) {
   const { objective, bound, before, terms } = proposal;
   return (
     <details className={styles.terms}>
-      <summary>What it weighed</summary>
+      <summary>How this load scores</summary>
       <dl>
         {TERMS.map((term) => (
           <div key={term}>

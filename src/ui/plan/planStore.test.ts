@@ -191,9 +191,9 @@ test('differences are against the state before the last step', async () => {
 
 describe('what the server will not take', () => {
   test.each([
-    [422, 'That thing is not in this kit.', 'That thing is not in this kit. It was taken back here.'],
-    [413, undefined, 'A change was refused. It was taken back here.'],
-  ])('%i: the change is taken back and said, and those after it go on', async (status, error, problem) => {
+    [422, 'That thing is not in this kit.', 'That thing is not in this kit. It was undone here.'],
+    [413, undefined, 'A change was refused. It was undone here.'],
+  ])('%i: the change is undone and said, and those after it go on', async (status, error, problem) => {
     const server = new FakeServer();
     const store = server.open();
     server.refusal = { status, error };

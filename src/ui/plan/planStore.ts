@@ -202,7 +202,7 @@ export class PlanStore {
       // The server will never take it; the rest can go on without it.
       this.queue.shift();
       this.rebuild();
-      this.problem = `${body.error ?? 'A change was refused.'} It was taken back here.`;
+      this.problem = `${body.error ?? 'A change was refused.'} It was undone here.`;
       this.writeKept();
       this.changed();
       return true;
