@@ -17,7 +17,7 @@ export async function readDraft(
   accountId: string,
   tripId: string,
   lock = false,
-): Promise<{ draft: Draft; revision: number } | null> {
+): Promise<{ draft: Draft; revision: number; departed?: true } | null> {
   const stored = await readPlan(client, accountId, tripId, lock);
   if (!stored) return null;
   const { rows } = await client.query<StepRow>(
@@ -38,6 +38,7 @@ export async function readDraft(
   // Undone steps stand behind the done ones in the order they were made; the next to redo is the first of them.
   return {
     revision: stored.revision,
+    ...(stored.departed ? { departed: true as const } : {}),
     draft: { plan: stored.plan, done: steps('done'), undone: steps('undone').reverse() },
   };
 }
@@ -77,6 +78,12 @@ export const saveChange = (
       );
       return { kind: 'stale', revision: stored.revision, since: since.rows.map((row) => row.label) };
     }
+    if (stored.departed)
+      return {
+        kind: 'refused',
+        reason: 'This trip has set out; it keeps the plan it left with. Nothing was changed.',
+        revision: stored.revision,
+      };
     const next = changeDraft(stored.draft, change);
     if (!next.ok) return { kind: 'refused', reason: next.error, revision: stored.revision };
     const saved = await updatePlan(client, accountId, tripId, stored.draft.plan, next.value.plan);

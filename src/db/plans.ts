@@ -1,12 +1,6 @@
 import { decisionsOf, ownedOf, type Decisions, type OwnedThing, type Thing } from '@/core/kit/thing';
-import {
-  fellowSchema,
-  PLAN_VERSION,
-  planSchema,
-  type LoadEntry,
-  type Plan,
-  type Trip,
-} from '@/core/plan/plan';
+import { parsePlanValue, planFileValue } from '@/core/formats/planFile';
+import { fellowSchema, PLAN_VERSION, type LoadEntry, type Plan, type Trip } from '@/core/plan/plan';
 import { allCompartments } from '@/core/plan/riders';
 import { tableOf } from './columns';
 import { differs, readTripBags, readBike, saveBags, saveBike } from './garage';
@@ -69,6 +63,8 @@ const DECISIONS = tableOf<Decisions>({
 export interface StoredPlan {
   plan: Plan;
   revision: number;
+  /** The trip has set out: the plan is as it was then, and takes no more edits. */
+  departed?: true;
 }
 
 /** The plan of a trip, or null when this account has no such trip. With `lock`, until the transaction's end. */
@@ -88,7 +84,12 @@ export async function readPlan(
   );
   const trip = trips.rows[0];
   if (!trip) return null;
-  if (trip.departed !== null) return { plan: planSchema.parse(trip.departed), revision: trip.revision };
+  if (trip.departed !== null) {
+    // Kept as a plan file, so that a later version of Gorvin reads it as it reads any older file.
+    const kept = parsePlanValue(trip.departed);
+    if (!kept.ok) throw new Error(`The plan that trip ${tripId} set out with: ${kept.error.join(' ')}`);
+    return { plan: kept.value, revision: trip.revision, departed: true };
+  }
   const bike = trip.bike_id ? await readBike(client, accountId, trip.bike_id) : null;
   const bags = await readTripBags(client, accountId, tripId);
   const things = await client.query<Record<string, unknown>>(
@@ -155,7 +156,7 @@ export async function depart(client: Client, accountId: string, tripId: string):
   await client.query(`update trip set departed = $3 where account_id = $1 and id = $2`, [
     accountId,
     tripId,
-    JSON.stringify(stored.plan),
+    JSON.stringify(planFileValue(stored.plan)),
   ]);
   return true;
 }

@@ -195,6 +195,13 @@ describe('things owned once and used on many trips', () => {
       (await read()).draft.plan.things.find(({ id }) => id === 'mug')!.massG;
     expect(await massOf(planned)).toBe(99);
     expect(await massOf(ridden)).toBe(mug.massG);
+    // What it keeps, no edit changes: it is refused, not taken and lost.
+    const { revision } = await ridden.read();
+    expect(await ridden.edit(revision, home('mug'))).toMatchObject({
+      kind: 'refused',
+      reason: expect.stringMatching(/has set out/),
+    });
+    expect((await ridden.read()).draft.plan).toEqual(demoPlan());
     expect(await depart(pool, await newAccount(), ridden.trip)).toBe(false);
   });
 
