@@ -6,7 +6,7 @@ import { spawn } from 'node:child_process';
 import { once } from 'node:events';
 import { text } from 'node:stream/consumers';
 import { parseArgs } from 'node:util';
-import { runLoader } from '@/core/load/loader';
+import { runLoader } from '@/core/load/proposal/loader';
 import { applyEdit } from '@/core/plan/apply';
 import type { Plan } from '@/core/plan/plan';
 import { compartmentsOf } from '@/core/plan/where';

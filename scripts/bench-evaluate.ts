@@ -1,10 +1,10 @@
 // npm run bench:evaluate -- [--things N] [--seed S]: one edit and the whole evaluation after it, as on the board.
 import { parseArgs } from 'node:util';
 import { DEMO_BAGS } from '@/core/demo/bags';
-import { runLoader } from '@/core/load/loader';
+import { runLoader } from '@/core/load/proposal/loader';
 import { applyEdit } from '@/core/plan/apply';
-import { evaluate } from '@/core/plan/evaluate';
-import { randomThings, samplePlan } from '@/core/plan/samples';
+import { evaluate } from '@/core/evaluation/evaluate';
+import { randomThings, samplePlan } from '../tests/support/samples';
 import { seededRandom } from '@/core/random';
 
 const { values } = parseArgs({

@@ -2,11 +2,11 @@
 import { readFileSync, statSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { parsePlanFile } from '@/core/formats/planFile';
-import { cannotLoad } from '@/core/load/cannotLoad';
-import { runLoader } from '@/core/load/loader';
+import { cannotLoad } from '@/core/load/proposal/cannotLoad';
+import { runLoader } from '@/core/load/proposal/loader';
 import { applyEdit } from '@/core/plan/apply';
 import { LIMITS } from '@/core/plan/limits';
-import { report } from '@/core/plan/report';
+import { report } from '@/core/evaluation/report';
 import { exitOn, Plain } from './lib/say';
 
 function main(): void {

@@ -3,11 +3,11 @@
 // of all its threads, not the clock's. On a machine that others use too a second of the clock has a tenth of a second's work
 // at times (decision 0035); on one to itself both are the same.
 import { DEMO_BAGS } from '@/core/demo/bags';
-import { searchLoad, type SearchProgress } from '@/core/load/fitSearch';
-import { compileInstance } from '@/core/load/instance';
-import { judged, knownLoad, loader, type LoadMemory } from '@/core/load/loader';
-import { lateFromNow } from '@/core/load/lookAhead';
-import { randomThings, samplePlan } from '@/core/plan/samples';
+import { searchLoad, type SearchProgress } from '@/core/load/search/fitSearch';
+import { compileInstance } from '@/core/load/model/instance';
+import { judged, knownLoad, loader, type LoadMemory } from '@/core/load/proposal/loader';
+import { lateFromNow } from '@/core/load/proposal/lookAhead';
+import { randomThings, samplePlan } from '../../tests/support/samples';
 import { seededRandom } from '@/core/random';
 
 /** What a process is to look for. */

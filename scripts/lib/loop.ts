@@ -3,9 +3,9 @@ import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 
-const SOURCE = 'src/core/load/annealLoop.as.ts';
+const SOURCE = 'src/core/load/anneal/annealLoop.as.ts';
 /** Where the compiled loop stands: as text, which a page, a worker, a test and the command line all read alike. */
-export const LOOP = 'src/core/load/annealLoop.wasm.ts';
+export const LOOP = 'src/core/load/anneal/annealLoop.wasm.ts';
 
 const OPTIONS = ['-O3', '--converge', '--noAssert', '--enable', 'simd', '--runtime', 'stub'];
 

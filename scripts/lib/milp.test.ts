@@ -1,10 +1,10 @@
 import loadHighs from 'highs';
 import { DEMO_BAGS } from '@/core/demo/bags';
 import type { Thing } from '@/core/kit/thing';
-import { compileInstance } from '@/core/load/instance';
-import { objectiveOf } from '@/core/load/objective';
-import { searchByVolume } from '@/core/load/search';
-import { partyOf, randomThings, samplePlan } from '@/core/plan/samples';
+import { compileInstance } from '@/core/load/model/instance';
+import { objectiveOf } from '@/core/load/model/objective';
+import { searchByVolume } from './searchByVolume';
+import { partyOf, randomThings, samplePlan } from '../../tests/support/samples';
 import { seededRandom } from '@/core/random';
 import { leastOfEveryLoad } from '../../tests/support/everyLoad';
 import { milpText } from './milp';

@@ -13,9 +13,9 @@ import {
   SIDE_FREE_G,
   tailPoints,
   TAIL_FREE_KGM,
-} from '@/core/load/costs';
-import type { Instance } from '@/core/load/instance';
-import { APART, bitOf, NATURES, type Nature } from '@/core/load/natures';
+} from '@/core/packing/costs';
+import type { Instance } from '@/core/load/model/instance';
+import { APART, bitOf, NATURES, type Nature } from '@/core/packing/natures';
 
 /**
  * The load problem as a mixed-integer linear programme in LP format: the same objective and the same hard rules as

@@ -1,4 +1,4 @@
-import type { Setup } from '@/core/plan/compare';
+import type { Setup } from '@/core/evaluation/compare';
 import { readSetupBags, readSetupBikes, saveBags, saveBike } from './garage';
 import type { Client } from './pool';
 

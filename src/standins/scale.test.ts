@@ -1,6 +1,6 @@
 import { readingDoubts } from '@/core/bike/balance';
-import { factsOf } from '@/core/plan/facts';
-import { samplePlan } from '@/core/plan/samples';
+import { factsOf } from '@/core/facts/facts';
+import { samplePlan } from '../../tests/support/samples';
 import { seededRandom } from '@/core/random';
 import { simulatedScale } from './scale';
 

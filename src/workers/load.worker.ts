@@ -1,7 +1,7 @@
 import { expose } from 'comlink';
-import type { LoaderProgress, LoadOptions, LoadProposal } from '@/core/load/loader';
-import { lateFromNow, LookAhead } from '@/core/load/lookAhead';
-import { smallestChange, type SmallestChange } from '@/core/load/smallestChange';
+import type { LoaderProgress, LoadOptions, LoadProposal } from '@/core/load';
+import { lateFromNow, LookAhead } from '@/core/load';
+import { smallestChange, type SmallestChange } from '@/core/load';
 import type { Plan } from '@/core/plan/plan';
 import { shareUnchanged } from '@/core/plan/shareUnchanged';
 import { oneAtATime } from './oneAtATime';

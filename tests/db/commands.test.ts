@@ -5,7 +5,7 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { DEMO_BAGS } from '@/core/demo/bags';
 import { demoPlan } from '@/core/demo/plan';
-import { evaluate } from '@/core/plan/evaluate';
+import { evaluate } from '@/core/evaluation/evaluate';
 import { planFileText } from '@/core/formats/planFile';
 import { parsePlanFile } from '@/core/formats/planFile';
 import { DEMO_ACCOUNT_ID, ensureDemoAccount } from '@/db/accounts';

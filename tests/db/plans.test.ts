@@ -4,7 +4,7 @@ import { demoPlan } from '@/core/demo/plan';
 import type { Edit } from '@/core/plan/edit';
 import { changeDraft, type Change } from '@/core/plan/history';
 import { emptyPlan, type Plan } from '@/core/plan/plan';
-import { loaded, partyOf, sampleThing } from '@/core/plan/samples';
+import { loaded, partyOf, sampleThing } from '../support/samples';
 import { accountOfSession, createSession, endSession, setUnits } from '@/db/accounts';
 import { readDraft, saveChange } from '@/db/history';
 import { depart, insertPlan, readPlan } from '@/db/plans';

@@ -3,7 +3,7 @@ import { DEMO_SETUPS } from '@/core/demo/bikes';
 import { demoPlan } from '@/core/demo/plan';
 import { editSchema } from '@/core/plan/edit';
 import { withFreshIds } from '@/core/plan/plan';
-import { withSetup, type Setup } from '@/core/plan/compare';
+import { withSetup, type Setup } from '@/core/evaluation/compare';
 import { readDraft, saveChange } from '@/db/history';
 import { insertPlan, readPlan } from '@/db/plans';
 import { countSetups, deleteSetup, listSetups, saveSetup } from '@/db/setups';

@@ -1,4 +1,4 @@
-import { sampleBag, sampleThing } from '@/core/plan/samples';
+import { sampleBag, sampleThing } from './samples';
 
 /** A roll of 480 by 150 mm, and stiff things for it: by litres all go in, but the pole and the block bar each other. */
 export const roll = sampleBag('roll', 'bar roll', {

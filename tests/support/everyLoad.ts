@@ -1,5 +1,5 @@
-import type { Instance } from '@/core/load/instance';
-import { brokenRules, objectiveOf } from '@/core/load/objective';
+import type { Instance } from '@/core/load/model/instance';
+import { brokenRules, objectiveOf } from '@/core/load/model/objective';
 
 /** Least objective of all assignments that keep the hard rules, by trying every one: exact, and slow beyond six things. */
 export function leastOfEveryLoad(instance: Instance): number {

@@ -1,6 +1,6 @@
 import { DEMO_BAGS } from '@/core/demo/bags';
-import { compileInstance, type Instance } from '@/core/load/instance';
-import { partyOf, randomThings, samplePlan } from '@/core/plan/samples';
+import { compileInstance, type Instance } from '@/core/load/model/instance';
+import { partyOf, randomThings, samplePlan } from './samples';
 import { seededRandom } from '@/core/random';
 
 /** A random load problem with a pair in it, and heavier bags on the right; every other one has a fellow rider. */

@@ -6,7 +6,7 @@ import { demoPlan } from '@/core/demo/plan';
 import { frameBagTemplate } from '@/core/formats/template/frameBagTemplate';
 import { MARGIN_MM, templatePages, tilesOf } from '@/core/formats/template/tile';
 import { extentOf } from '@/core/geometry/polygon';
-import { factsOf } from '@/core/plan/facts';
+import { factsOf } from '@/core/facts/facts';
 import { pdfOf } from './pdf';
 
 /** Dots a millimetre at 254 dots an inch. */

@@ -10,7 +10,7 @@ import {
   measure,
   nameSchema,
   volumeMl,
-} from '@/core/plan/fields';
+} from '@/core/units/measures';
 
 /** Places on the bike, and on the rider, that a bag can take. */
 export const PLACES = [

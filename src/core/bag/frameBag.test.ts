@@ -1,11 +1,11 @@
 import { DEFAULT_GEOMETRY } from '@/core/bike/bike';
 import { offsetFrom } from '@/core/geometry/line';
 import { tubeLines, TUBE_MM, triangleInside } from '@/core/bike/mainTriangle';
-import { placeBags } from '@/core/bike/places';
+import { placeBags } from './places';
 import { sideView } from '@/core/bike/sideView';
 import { solidVolumeMl } from '@/core/geometry/solid';
 import { signedAreaMm2 } from '@/core/geometry/polygon';
-import { sampleBag } from '@/core/plan/samples';
+import { sampleBag } from '../../../tests/support/samples';
 import { bagSchema } from './bag';
 import { DEFAULT_FRAME_BAG, frameBagCut, type FrameBagWish } from './frameBag';
 import { BAG_LIBRARY, fromLibrary } from './library';

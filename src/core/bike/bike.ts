@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { idSchema, limitG, massG, massSource, measure, nameSchema, pressureKpa } from '@/core/plan/fields';
+import { idSchema, limitG, massG, massSource, measure, nameSchema, pressureKpa } from '@/core/units/measures';
 
 /**
  * Lengths and angles of a bike's side view (methods, section 1). Angles are those printed in makers' tables:

@@ -2,7 +2,7 @@ import { isInside, signedAreaMm2, centroid } from '@/core/geometry/polygon';
 import { offsetFrom } from '@/core/geometry/line';
 import { DEMO_SETUPS } from '@/core/demo/bikes';
 import { DEFAULT_GEOMETRY } from './bike';
-import { bottleRoom } from './bottleRoom';
+import { bottleRoom } from '@/core/bag/bottleRoom';
 import { figuresOf } from './figures';
 import { triangleInside, TRIANGLE_SIDES, tubeLines, TUBE_MM } from './mainTriangle';
 import { sideView } from './sideView';

@@ -1,10 +1,10 @@
 import type { Bag } from '@/core/bag/bag';
 import { buildSchema, type Build, type Mount } from '@/core/bike/bike';
 import { applyEdit } from '@/core/plan/apply';
-import { evaluate } from '@/core/plan/evaluate';
-import { factsOf } from '@/core/plan/facts';
+import { evaluate } from '@/core/evaluation/evaluate';
+import { factsOf } from '@/core/facts/facts';
 import type { Plan } from '@/core/plan/plan';
-import { sampleBag, samplePlan } from '@/core/plan/samples';
+import { sampleBag, samplePlan } from '../../../tests/support/samples';
 import { formatterFor } from '@/core/units/format';
 import type { Finding } from './finding';
 

@@ -1,6 +1,6 @@
 import { extentOf } from '@/core/geometry/polygon';
-import type { Facts } from '@/core/plan/facts';
-import { moveFix, roomFor } from '@/core/load/fixes';
+import type { Facts } from '@/core/facts/facts';
+import { moveFix, roomFor } from '@/core/advice/fixes';
 import type { Check, Finding } from './finding';
 
 const WORDS = { ahead: 'ahead', behind: 'behind', sky: 'of the sky' } as const;

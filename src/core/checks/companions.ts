@@ -1,5 +1,5 @@
 import type { Thing } from '@/core/kit/thing';
-import { moveFix, roomFor } from '@/core/load/fixes';
+import { moveFix, roomFor } from '@/core/advice/fixes';
 import {
   APART,
   bitOf,
@@ -11,10 +11,11 @@ import {
   TROUBLES,
   troublesBetween,
   type Nature,
-} from '@/core/load/natures';
-import { companyOf } from '@/core/load/wishes';
-import type { Facts } from '@/core/plan/facts';
-import { listed, type Check, type Finding, type Fix } from './finding';
+} from '@/core/packing/natures';
+import type { Fix } from '@/core/advice/fix';
+import { companyOf } from '@/core/advice/company';
+import type { Facts } from '@/core/facts/facts';
+import { listed, type Check, type Finding } from './finding';
 
 /** What is many things mostly is told in a word; these by their names. */
 const BY_NAME: readonly Nature[] = ['fuel', 'liquid fuel', 'wet', 'sharp', 'dirty', 'kept dry', 'inflatable'];

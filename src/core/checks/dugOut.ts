@@ -1,4 +1,4 @@
-import { roomFor, moveFix } from '@/core/load/fixes';
+import { roomFor, moveFix } from '@/core/advice/fixes';
 import type { Check } from './finding';
 
 /** Things wanted on the way that lie under what is wanted only at camp (domain, rule 5). */

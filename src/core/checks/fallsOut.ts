@@ -1,5 +1,5 @@
-import { moveFix, roomFor } from '@/core/load/fixes';
-import { CAGE_LEAST_MM, STRAPPED_LEAST_MM, staysPut } from '@/core/load/rules';
+import { moveFix, roomFor } from '@/core/advice/fixes';
+import { CAGE_LEAST_MM, STRAPPED_LEAST_MM, staysPut } from '@/core/packing/rules';
 import type { Check } from './finding';
 
 /** Things in a cage or under straps that nothing holds. */

@@ -1,5 +1,5 @@
-import type { Edit } from '@/core/plan/edit';
-import type { Facts } from '@/core/plan/facts';
+import type { Fix } from '@/core/advice/fix';
+import type { Facts } from '@/core/facts/facts';
 import type { Formatter } from '@/core/units/format';
 
 export const STAGES = ['trip', 'bike', 'kit', 'load'] as const;
@@ -8,9 +8,6 @@ export type Stage = (typeof STAGES)[number];
 /** `stop`: do not ride like this. `look`: think about it. `note`: worth knowing. Ordered from the worst. */
 export const SEVERITIES = ['stop', 'look', 'note'] as const;
 export type Severity = (typeof SEVERITIES)[number];
-
-/** Something to press: an edit that mends it, or the loader. */
-export type Fix = { label: string; edit: Edit } | { label: string; action: 'load for me' };
 
 /** A judgement as data: what, how bad, about what, the figures behind it, why it matters, and ways to mend it. */
 export interface Finding {

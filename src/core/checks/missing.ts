@@ -1,6 +1,7 @@
 import type { Thing } from '@/core/kit/thing';
-import type { Facts } from '@/core/plan/facts';
-import type { Check, Finding, Fix, Severity } from './finding';
+import type { Facts } from '@/core/facts/facts';
+import type { Fix } from '@/core/advice/fix';
+import type { Check, Finding, Severity } from './finding';
 
 /** Things that come along: worn, or packed in a compartment. The floor does not count. */
 const taken = (facts: Facts): Thing[] => [

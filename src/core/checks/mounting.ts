@@ -1,6 +1,6 @@
 import type { Bag } from '@/core/bag/bag';
 import type { Material } from '@/core/bike/bike';
-import { mountOf } from '@/core/load/rules';
+import { mountOf } from '@/core/packing/rules';
 import { listed, type Check, type Finding } from './finding';
 
 const ASK = 'Ask the maker of the part; where no word is to be had, do not.';

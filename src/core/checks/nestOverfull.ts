@@ -1,7 +1,7 @@
 import { fitIn } from '@/core/fit/fit';
 import { chamberOf } from '@/core/fit/chamberOf';
 import { contentsOf } from '@/core/kit/nests';
-import { neededMl } from '@/core/load/volume';
+import { neededMl } from '@/core/packing/volume';
 import { listed, type Check, type Finding } from './finding';
 
 /** A thing that holds others and does not close over them, or whose inside is not known. */

@@ -1,5 +1,5 @@
-import { moveFix, leaveFix, roomFor } from '@/core/load/fixes';
-import { sizeObstacle } from '@/core/load/rules';
+import { moveFix, leaveFix, roomFor } from '@/core/advice/fixes';
+import { sizeObstacle } from '@/core/packing/rules';
 import { listed, type Check } from './finding';
 
 /** Stiff things that find no place beside the others, although the litres might do. */

@@ -1,5 +1,5 @@
-import { moveFix, roomFor } from '@/core/load/fixes';
-import { reachPoints } from '@/core/load/costs';
+import { moveFix, roomFor } from '@/core/advice/fixes';
+import { reachPoints } from '@/core/packing/costs';
 import { REACHES } from '@/core/bag/bag';
 import type { Check } from './finding';
 

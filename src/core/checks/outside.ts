@@ -1,6 +1,6 @@
 import { extentsMm, type Thing } from '@/core/kit/thing';
-import { moveFix, roomFor } from '@/core/load/fixes';
-import type { CompartmentFacts, Facts } from '@/core/plan/facts';
+import { moveFix, roomFor } from '@/core/advice/fixes';
+import type { CompartmentFacts, Facts } from '@/core/facts/facts';
 import type { Formatter } from '@/core/units/format';
 import { listed, type Check, type Finding } from './finding';
 

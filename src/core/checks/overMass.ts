@@ -1,6 +1,6 @@
 import type { Thing } from '@/core/kit/thing';
-import { massWithContentsG, relieve } from '@/core/load/fixes';
-import { BODY_FREE_G } from '@/core/load/costs';
+import { massWithContentsG, relieve } from '@/core/advice/fixes';
+import { BODY_FREE_G } from '@/core/packing/costs';
 import type { Formatter } from '@/core/units/format';
 import type { Check, Finding, Severity } from './finding';
 

@@ -1,5 +1,5 @@
-import { relieve } from '@/core/load/fixes';
-import { neededMl } from '@/core/load/volume';
+import { relieve } from '@/core/advice/fixes';
+import { neededMl } from '@/core/packing/volume';
 import type { Check } from './finding';
 
 /** A compartment does not close: what is in it needs more room than it has, with the soft pressed hard. */

@@ -1,6 +1,7 @@
-import { massWithContentsG, moveFix, roomFor } from '@/core/load/fixes';
-import { SIDE_FREE_G } from '@/core/load/costs';
-import type { Check, Fix } from './finding';
+import { massWithContentsG, moveFix, roomFor } from '@/core/advice/fixes';
+import { SIDE_FREE_G } from '@/core/packing/costs';
+import type { Fix } from '@/core/advice/fix';
+import type { Check } from './finding';
 
 /** One side heavier than the other by more than the 200 g riders agree on. */
 export const sideImbalance: Check = {

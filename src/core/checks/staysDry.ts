@@ -1,6 +1,7 @@
-import { moveFix, roomFor } from '@/core/load/fixes';
-import { staysDry } from '@/core/load/rules';
-import type { Check, Fix } from './finding';
+import { moveFix, roomFor } from '@/core/advice/fixes';
+import { staysDry } from '@/core/packing/rules';
+import type { Fix } from '@/core/advice/fix';
+import type { Check } from './finding';
 
 /** Something that must stay dry lies in an open place, or in a shower-proof one with rain likely. */
 export const mustStayDry: Check = {

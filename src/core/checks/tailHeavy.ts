@@ -1,8 +1,9 @@
 import { canSway } from '@/core/bag/bag';
 import { TAIL_CHECK_KGM, TAIL_NOTE_KGM } from '@/core/ride/massProperties';
-import { isUsual } from '@/core/load/usualPlaces';
-import { massWithContentsG, moveFix, roomFor } from '@/core/load/fixes';
-import type { Check, Fix } from './finding';
+import { isUsual } from '@/core/packing/usualPlaces';
+import { massWithContentsG, moveFix, roomFor } from '@/core/advice/fixes';
+import type { Fix } from '@/core/advice/fix';
+import type { Check } from './finding';
 
 /** Strapped packs that are heavy far behind the seatpost: many sway. */
 export const tailHeavy: Check = {

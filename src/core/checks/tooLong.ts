@@ -1,5 +1,5 @@
-import { moveFix, roomFor } from '@/core/load/fixes';
-import { sizeObstacle } from '@/core/load/rules';
+import { moveFix, roomFor } from '@/core/advice/fixes';
+import { sizeObstacle } from '@/core/packing/rules';
 import type { Check } from './finding';
 
 /** A stiff thing longer or thicker than the inside of its compartment. */

@@ -1,5 +1,5 @@
 import type { Bag } from '@/core/bag/bag';
-import { clearanceFixes } from '@/core/clearance/fixes';
+import { clearanceFixes } from '@/core/advice/clearanceFixes';
 import { verdictOf, type Clearance, type ClearanceKind } from '@/core/clearance/clearance';
 import type { Formatter } from '@/core/units/format';
 import { listed, type Check, type Finding } from './finding';

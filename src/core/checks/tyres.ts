@@ -1,5 +1,5 @@
 import { noPressure } from '@/core/bike/tyrePressure';
-import { tyrePressures } from '@/core/bike/tyrePlan';
+import { tyrePressures } from '@/core/facts/tyrePlan';
 import type { Check, Finding } from './finding';
 
 /** A wheel whose load asks for more than tyre or rim allow, or a tyre and rim that no pressure suits. */

@@ -1,7 +1,9 @@
-import { massWithContentsG } from '@/core/load/fixes';
-import { carriedBy, carriersOf, type RiderFacts } from '@/core/plan/riders';
+import { massWithContentsG } from '@/core/advice/fixes';
+import type { RiderFacts } from '@/core/facts/riderFacts';
+import { carriedBy, carriersOf } from '@/core/plan/riders';
 import type { Formatter } from '@/core/units/format';
-import type { Finding, Fix } from './finding';
+import type { Fix } from '@/core/advice/fix';
+import type { Finding } from './finding';
 
 /** Beyond a fair share by so much is felt on a day's climbing: about a full bottle. */
 const FELT_G = 750;

@@ -1,7 +1,8 @@
 import type { Thing } from '@/core/kit/thing';
-import { leaveFix, moveFix, roomFor } from '@/core/load/fixes';
-import { neededMl } from '@/core/load/volume';
-import { listed, type Check, type Fix } from './finding';
+import { leaveFix, moveFix, roomFor } from '@/core/advice/fixes';
+import { neededMl } from '@/core/packing/volume';
+import { listed, type Check } from './finding';
+import type { Fix } from '@/core/advice/fix';
 
 /** Things still on the floor: not packed, and not left at home on purpose. */
 export const unloaded: Check = {

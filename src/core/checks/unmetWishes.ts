@@ -1,5 +1,5 @@
 import type { Wish } from '@/core/plan/plan';
-import type { Facts } from '@/core/plan/facts';
+import type { Facts } from '@/core/facts/facts';
 import type { Check, Finding } from './finding';
 
 /** Wishes for the load that it does not keep, and those that contradict what is pinned. */

@@ -1,5 +1,5 @@
 import type { Build } from '@/core/bike/bike';
-import { sizes } from '@/core/bike/places';
+import { sizes } from '@/core/bag/places';
 import { extentOf } from '@/core/geometry/polygon';
 import type { Clearance, Surroundings } from './clearance';
 

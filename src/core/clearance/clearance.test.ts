@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { applyEdit } from '@/core/plan/apply';
-import { withSetup } from '@/core/plan/compare';
-import { evaluate } from '@/core/plan/evaluate';
-import { factsOf } from '@/core/plan/facts';
-import { loaded, sampleBag, samplePlan, sampleThing } from '@/core/plan/samples';
+import { withSetup } from '@/core/evaluation/compare';
+import { evaluate } from '@/core/evaluation/evaluate';
+import { factsOf } from '@/core/facts/facts';
+import { loaded, sampleBag, samplePlan, sampleThing } from '../../../tests/support/samples';
 import { DEMO_SETUPS } from '@/core/demo/bikes';
 import { demoPlan } from '@/core/demo/plan';
 import { BAG_LIBRARY, fromLibrary } from '@/core/bag/library';
@@ -13,7 +13,7 @@ import type { Plan } from '@/core/plan/plan';
 import { freeBarWidthMm } from './bar';
 import { tightest, verdictOf, type Clearance } from './clearance';
 import { bulgeMm } from './rider';
-import { hangsFree, trialClearances } from './trial';
+import { hangsFree, trialClearances } from '@/core/advice/trial';
 import { sagMm } from './tyres';
 
 const plan = (bags: Bag[], build: Partial<Build> = {}): Plan => {

@@ -1,6 +1,6 @@
 import type { Bag } from '@/core/bag/bag';
 import type { Build } from '@/core/bike/bike';
-import type { PlacedBag } from '@/core/bike/places';
+import type { PlacedBag } from '@/core/bag/places';
 import type { SideView } from '@/core/bike/sideView';
 import type { Point } from '@/core/geometry/polygon';
 

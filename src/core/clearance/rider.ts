@@ -1,4 +1,4 @@
-import { sizes } from '@/core/bike/places';
+import { sizes } from '@/core/bag/places';
 import { TUBE_MM } from '@/core/bike/mainTriangle';
 import { polygonCircleGap } from '@/core/geometry/distance';
 import { widthAt } from '@/core/geometry/flatPolygon';

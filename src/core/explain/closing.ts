@@ -1,4 +1,4 @@
-import type { CompartmentFacts } from '@/core/plan/facts';
+import type { CompartmentFacts } from '@/core/facts/facts';
 import type { Formatter } from '@/core/units/format';
 
 /**

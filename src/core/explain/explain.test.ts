@@ -1,7 +1,7 @@
 import { demoPlan } from '@/core/demo/plan';
 import { applyEdit } from '@/core/plan/apply';
-import { factsOf } from '@/core/plan/facts';
-import { samplePlan, sampleThing } from '@/core/plan/samples';
+import { factsOf } from '@/core/facts/facts';
+import { samplePlan, sampleThing } from '../../../tests/support/samples';
 import { formatterFor } from '@/core/units/format';
 import { headlines } from './headline';
 import { FIGURES, whyFigure } from './why';

@@ -1,4 +1,4 @@
-import type { Facts, Handling } from '@/core/plan/facts';
+import type { Facts, Handling } from '@/core/facts/facts';
 import { signed, type Formatter } from '@/core/units/format';
 import type { Figure } from './why';
 

@@ -1,4 +1,4 @@
-import type { Facts, Handling } from '@/core/plan/facts';
+import type { Facts, Handling } from '@/core/facts/facts';
 import type { SideView } from '@/core/bike/sideView';
 import { TAIL_NOTE_KGM } from '@/core/ride/massProperties';
 import { RIDER_ABOVE_MM, RIDER_AHEAD_MM } from '@/core/bike/balance';

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import type { Bag, Compartment } from '@/core/bag/bag';
 import { DEMO_BAGS } from '@/core/demo/bags';
 import { guessForm, type Form, type Thing } from '@/core/kit/thing';
-import { sampleBag, sampleThing } from '@/core/plan/samples';
+import { sampleBag, sampleThing } from '../../../tests/support/samples';
 import { seededRandom, type Random } from '@/core/random';
 import { distance, faults, insideOf } from '../../../tests/support/placement';
 import { chamberOf } from './chamberOf';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { DEMO_BAGS } from '@/core/demo/bags';
 import { extentOf, isInside, rectangle } from '@/core/geometry/polygon';
-import { randomThings } from '@/core/plan/samples';
+import { randomThings } from '../../../tests/support/samples';
 import { seededRandom } from '@/core/random';
 import { chamberOf } from './chamberOf';
 import { fitIn } from './fit';

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { DEMO_THINGS } from '@/core/demo/kit';
 import { demoPlan } from '@/core/demo/plan';
 import { PLAN_VERSION } from '@/core/plan/plan';
-import { sampleThing } from '@/core/plan/samples';
+import { sampleThing } from '../../../tests/support/samples';
 import { matchColumns, understandRows, writeKitCsv, type UnderstoodRow } from './kitCsv';
 import { parsePlanFile, planFileText, planFileValue, type PlanFile } from './planFile';
 import { MOST_ROWS, readTable } from './readTable';

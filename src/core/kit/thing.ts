@@ -7,7 +7,7 @@ import {
   nameSchema,
   volumeMl,
   volumeSource,
-} from '@/core/plan/fields';
+} from '@/core/units/measures';
 
 /** What a thing is part of. Kit is laid out, kept together and reported by system. */
 export const SYSTEMS = [

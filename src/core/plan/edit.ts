@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { bagSchema } from '@/core/bag/bag';
 import { bikeSchema } from '@/core/bike/bike';
 import { decisionsSchema, ownedThingSchema, thingSchema } from '@/core/kit/thing';
-import { idSchema } from './fields';
+import { idSchema } from '@/core/units/measures';
 import { LIMITS } from './limits';
 import { fellowSchema, riderSchema, tripSchema, wishSchema, type Plan } from './plan';
 

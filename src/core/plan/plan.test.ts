@@ -4,7 +4,7 @@ import { applyEdit } from './apply';
 import { editLabel, editSchema, type Edit } from './edit';
 import { changeDraft, HISTORY_LENGTH, type Draft } from './history';
 import { brokenReferences, planSchema, withFreshIds, type Plan } from './plan';
-import { sampleBag, samplePlan, sampleThing } from './samples';
+import { sampleBag, samplePlan, sampleThing } from '../../../tests/support/samples';
 
 const apply = (plan: Plan, edit: Edit) => {
   const applied = applyEdit(plan, edit);

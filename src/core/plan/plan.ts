@@ -3,7 +3,7 @@ import { bagSchema } from '@/core/bag/bag';
 import { bikeSchema } from '@/core/bike/bike';
 import { SURFACES } from '@/core/bike/tyrePressure';
 import { thingSchema } from '@/core/kit/thing';
-import { idSchema, measure, nameSchema, temperatureC } from './fields';
+import { idSchema, measure, nameSchema, temperatureC } from '@/core/units/measures';
 import { LIMITS } from './limits';
 
 export const SLEEPING = ['tent', 'bivvy', 'tarp', 'hammock', 'hut', 'hotel'] as const;

@@ -1,12 +1,12 @@
 import { demoPlan } from '@/core/demo/plan';
 import { parsePlanFile, planFileText } from '@/core/formats/planFile';
-import { runLoader } from '@/core/load/loader';
+import { runLoader } from '@/core/load';
 import { applyEdit } from './apply';
-import { evaluate } from './evaluate';
+import { evaluate } from '@/core/evaluation/evaluate';
 import type { Edit } from './edit';
 import { brokenReferences, withFreshIds, type Plan } from './plan';
 import { carriedBy, carriersOf, joinEdit, leaveEdit, planOf, sharesOf } from './riders';
-import { loaded, partyOf, sampleBag, samplePlan, sampleThing } from './samples';
+import { loaded, partyOf, sampleBag, samplePlan, sampleThing } from '../../../tests/support/samples';
 import { whereIn } from './where';
 
 function after(plan: Plan, edit: Edit): Plan {

@@ -1,20 +1,9 @@
 import { holdersOf } from '@/core/kit/nests';
 import type { Edit } from './edit';
-import type { Facts } from './facts';
 import type { Fellow, Plan, Wish } from './plan';
 
 /** Whose bike: null is the rider whose plan it is, else the id of a fellow rider. */
 export type RiderId = string | null;
-
-/** One rider's bike on the trip, and what it carries against a fair part of all that is carried. */
-export interface RiderFacts {
-  rider: RiderId;
-  /** "You", or the fellow's name. */
-  name: string;
-  facts: Facts;
-  carriedG: number;
-  fairG: number;
-}
 
 /** Everyone whose bike may carry, the rider whose plan it is first. */
 export const ridersOf = (plan: Plan): RiderId[] => [null, ...plan.fellows.map(({ id }) => id)];

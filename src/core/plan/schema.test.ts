@@ -6,7 +6,7 @@ import { thingSchema } from '@/core/kit/thing';
 import { applyEdit } from './apply';
 import { compartmentName, editLabel, editSchema, type Edit } from './edit';
 import { brokenReferences, emptyPlan, planSchema, tripSchema } from './plan';
-import { sampleBag, samplePlan, sampleThing } from './samples';
+import { sampleBag, samplePlan, sampleThing } from '../../../tests/support/samples';
 
 const messageOf = (result: { success: boolean; error?: { issues: { message: string }[] } }): string =>
   result.success ? 'taken' : (result.error?.issues[0]?.message ?? 'refused');

@@ -22,7 +22,7 @@ import { usePlan } from '@/ui/plan/PlanProvider';
 import { Choice } from '@/ui/shared/Choice';
 import { QuantityField } from '@/ui/shared/QuantityField';
 import { needsName, TextField } from '@/ui/shared/TextField';
-import { useSelection } from '@/ui/shell/SelectionProvider';
+import { useSelection } from '@/ui/shared/SelectionProvider';
 import styles from './Fields.module.css';
 
 /** All that is known of a bag and its compartments. */

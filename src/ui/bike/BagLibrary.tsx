@@ -5,11 +5,11 @@ import { useMemo } from 'react';
 import { capacityMl, PAIRED_PLACES, type Bag, type Place } from '@/core/bag/bag';
 import { BAG_LIBRARY, fromLibrary } from '@/core/bag/library';
 import { verdictOf, type Clearance } from '@/core/clearance/clearance';
-import { trialClearances } from '@/core/clearance/trial';
+import { trialClearances } from '@/core/advice/trial';
 import type { Formatter } from '@/core/units/format';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import { Verdict } from '@/ui/shared/Verdict';
-import { useSelection } from '@/ui/shell/SelectionProvider';
+import { useSelection } from '@/ui/shared/SelectionProvider';
 import styles from './Panels.module.css';
 
 /** Generic bags for a place, each tried on this bike before it is added. */

@@ -8,7 +8,7 @@ import { tightest, verdictOf } from '@/core/clearance/clearance';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import { Choice } from '@/ui/shared/Choice';
 import { Verdict } from '@/ui/shared/Verdict';
-import { useSelection } from '@/ui/shell/SelectionProvider';
+import { useSelection } from '@/ui/shared/SelectionProvider';
 import { BagEditor } from './BagEditor';
 import styles from './BikeStage.module.css';
 

@@ -1,5 +1,5 @@
 import type { KeyboardEvent, PointerEvent } from 'react';
-import type { DrawnBag } from '@/core/bike/drawing';
+import type { DrawnBag } from '@/core/drawing/sideDrawing';
 import { path } from './paper';
 import styles from './BikeDrawing.module.css';
 

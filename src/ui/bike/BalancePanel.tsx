@@ -4,7 +4,7 @@ import { Button } from '@mantine/core';
 import { useState } from 'react';
 import { bareBike, readingDoubts, riderCentre } from '@/core/bike/balance';
 import type { Bike, WheelReadings } from '@/core/bike/bike';
-import { measure } from '@/core/plan/fields';
+import { measure } from '@/core/units/measures';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import { QuantityField } from '@/ui/shared/QuantityField';
 import { FillTable } from './FillTable';

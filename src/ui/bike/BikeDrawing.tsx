@@ -2,10 +2,10 @@
 
 import { memo, useId, useMemo, useRef, type PointerEvent, type ReactNode } from 'react';
 import { dimensionsOf } from '@/core/bike/dimensions';
-import { drawingOf, slideMm, type Drawing } from '@/core/bike/drawing';
+import { drawingOf, slideMm, type Drawing } from '@/core/drawing/sideDrawing';
 import type { Point } from '@/core/geometry/polygon';
-import type { DrawnBag } from '@/core/bike/drawing';
-import type { Facts } from '@/core/plan/facts';
+import type { DrawnBag } from '@/core/drawing/sideDrawing';
+import type { Facts } from '@/core/facts/facts';
 import { usePlanContext } from '@/ui/plan/PlanProvider';
 import { BagShape } from './BagShape';
 import { GapMarks } from './GapMarks';

@@ -3,7 +3,7 @@
 import { bikeGeometrySchema, knownFiguresSchema, type Bike, type FigureKey } from '@/core/bike/bike';
 import { doubtsOf } from '@/core/bike/doubts';
 import type { FigureSource } from '@/core/bike/figures';
-import { measure } from '@/core/plan/fields';
+import { measure } from '@/core/units/measures';
 import { formatAngle } from '@/core/units/format';
 import { MASS_SOURCES } from '@/core/units/uncertainty';
 import { usePlan } from '@/ui/plan/PlanProvider';

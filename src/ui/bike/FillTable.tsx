@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
-import { handlingAtFill } from '@/core/plan/byFill';
-import type { Facts } from '@/core/plan/facts';
+import { handlingAtFill } from '@/core/facts/byFill';
+import type { Facts } from '@/core/facts/facts';
 import type { Formatter } from '@/core/units/format';
 import styles from './Fields.module.css';
 

@@ -4,11 +4,11 @@ import { Button, SegmentedControl } from '@mantine/core';
 import { bagAtPlace, type Bag } from '@/core/bag/bag';
 import type { FrameBagCut, FrameBagWish } from '@/core/bag/frameBag';
 import { TRIANGLE_SIDES } from '@/core/bike/mainTriangle';
-import { measure } from '@/core/plan/fields';
+import { measure } from '@/core/units/measures';
 import type { Result } from '@/core/result';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import { QuantityField } from '@/ui/shared/QuantityField';
-import { useSelection } from '@/ui/shell/SelectionProvider';
+import { useSelection } from '@/ui/shared/SelectionProvider';
 import { TemplateLinks } from './TemplateLinks';
 import styles from './Fields.module.css';
 

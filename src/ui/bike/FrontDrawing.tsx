@@ -1,9 +1,9 @@
 'use client';
 
 import { memo, useId, useMemo } from 'react';
-import type { DrawnBag } from '@/core/bike/drawing';
-import { frontDrawingOf } from '@/core/bike/frontDrawing';
-import type { Facts } from '@/core/plan/facts';
+import type { DrawnBag } from '@/core/drawing/sideDrawing';
+import { frontDrawingOf } from '@/core/drawing/frontDrawing';
+import type { Facts } from '@/core/facts/facts';
 import { usePlanContext } from '@/ui/plan/PlanProvider';
 import { BagShape } from './BagShape';
 import { GapMarks } from './GapMarks';

@@ -1,4 +1,4 @@
-import type { DrawnGap } from '@/core/bike/drawing';
+import type { DrawnGap } from '@/core/drawing/sideDrawing';
 import styles from './BikeDrawing.module.css';
 
 const SIGNS = { stop: '✕ ', look: '△ ', free: '' } as const;

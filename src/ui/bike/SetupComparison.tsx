@@ -1,8 +1,8 @@
 'use client';
 
 import { useMemo } from 'react';
-import { placesOf, setupFacts, withSetup, type Setup, type SetupFacts } from '@/core/plan/compare';
-import { factsOf } from '@/core/plan/facts';
+import { placesOf, setupFacts, withSetup, type Setup, type SetupFacts } from '@/core/evaluation/compare';
+import { factsOf } from '@/core/facts/facts';
 import type { Plan } from '@/core/plan/plan';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import { Verdict } from '@/ui/shared/Verdict';

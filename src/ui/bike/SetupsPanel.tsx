@@ -3,7 +3,7 @@
 import { Button } from '@mantine/core';
 import { useCallback, useEffect, useState } from 'react';
 import { withFreshIds, emptyPlan } from '@/core/plan/plan';
-import { withSetup, type Setup } from '@/core/plan/compare';
+import { withSetup, type Setup } from '@/core/evaluation/compare';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import { Failed } from '@/ui/shared/States';
 import { needsName, TextField } from '@/ui/shared/TextField';

@@ -2,7 +2,7 @@
 
 import { Checkbox } from '@mantine/core';
 import type { Bike, Build } from '@/core/bike/bike';
-import { tyrePressures } from '@/core/bike/tyrePlan';
+import { tyrePressures } from '@/core/facts/tyrePlan';
 import { noPressure, SURFACES, type TyrePressure } from '@/core/bike/tyrePressure';
 import type { Formatter } from '@/core/units/format';
 import { usePlan } from '@/ui/plan/PlanProvider';

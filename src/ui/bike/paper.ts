@@ -1,4 +1,4 @@
-import type { Drawing } from '@/core/bike/drawing';
+import type { Drawing } from '@/core/drawing/sideDrawing';
 import type { Point } from '@/core/geometry/polygon';
 
 // Screens count down, bikes stand up: z is turned in these and in the attributes of drawings, nowhere else.

@@ -11,7 +11,7 @@ import { LIMITS } from '@/core/plan/limits';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import { Choice } from '@/ui/shared/Choice';
 import { Empty } from '@/ui/shared/States';
-import { useSelection } from '@/ui/shell/SelectionProvider';
+import { useSelection } from '@/ui/shared/SelectionProvider';
 import { KitTable } from './KitTable';
 import styles from './KitStage.module.css';
 

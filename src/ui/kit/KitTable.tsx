@@ -15,7 +15,7 @@ import { usePlan } from '@/ui/plan/PlanProvider';
 import { SystemGlyph } from '@/ui/shared/systems';
 import { useScrollTo } from '@/ui/shared/useScrollTo';
 import { whereIn } from '@/core/plan/where';
-import { useSelection } from '@/ui/shell/SelectionProvider';
+import { useSelection } from '@/ui/shared/SelectionProvider';
 import styles from './KitTable.module.css';
 
 // The fields of one thing come with the first that is opened; to look the kit through needs none.

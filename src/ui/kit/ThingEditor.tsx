@@ -26,7 +26,7 @@ import { Choice } from '@/ui/shared/Choice';
 import { QuantityField } from '@/ui/shared/QuantityField';
 import { needsName, TextField } from '@/ui/shared/TextField';
 import { useScrollTo } from '@/ui/shared/useScrollTo';
-import { useSelection } from '@/ui/shell/SelectionProvider';
+import { useSelection } from '@/ui/shared/SelectionProvider';
 import styles from './ThingEditor.module.css';
 
 /** All that is known of one thing; each field is taken, and can be undone, by itself. */

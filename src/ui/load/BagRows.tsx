@@ -3,7 +3,7 @@
 import { closingWords } from '@/core/explain/closing';
 import { useDroppable } from '@dnd-kit/core';
 import { memo } from 'react';
-import type { BagFacts, CompartmentFacts } from '@/core/plan/facts';
+import type { BagFacts, CompartmentFacts } from '@/core/facts/facts';
 import type { Formatter } from '@/core/units/format';
 import { useBoard } from './useBoard';
 import styles from './BagRows.module.css';

@@ -3,10 +3,10 @@
 import { ActionIcon } from '@mantine/core';
 import { IconPin, IconX } from '@tabler/icons-react';
 import { useRef } from 'react';
-import type { CompartmentFacts } from '@/core/plan/facts';
+import type { CompartmentFacts } from '@/core/facts/facts';
 import { closingWords } from '@/core/explain/closing';
 import { thingMassG } from '@/core/kit/thing';
-import { neededMl } from '@/core/load/volume';
+import { neededMl } from '@/core/packing/volume';
 import { SystemGlyph } from '@/ui/shared/systems';
 import { useScrollTo } from '@/ui/shared/useScrollTo';
 import { isWide, SectionDrawing } from './SectionDrawing';

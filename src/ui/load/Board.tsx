@@ -11,7 +11,7 @@ import {
   type DragEndEvent,
 } from '@dnd-kit/core';
 import { memo, useEffect, useRef, useState } from 'react';
-import type { Facts } from '@/core/plan/facts';
+import type { Facts } from '@/core/facts/facts';
 import { BagRows } from './BagRows';
 import { BagSection } from './BagSection';
 import { DropBag } from './DropBag';

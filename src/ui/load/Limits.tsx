@@ -1,8 +1,8 @@
 'use client';
 
 import { listed } from '@/core/checks/finding';
-import type { Limiting } from '@/core/load/limits';
-import type { LoadProposal } from '@/core/load/loader';
+import type { Limiting } from '@/core/load';
+import type { LoadProposal } from '@/core/load';
 import { compartmentName } from '@/core/plan/edit';
 import { useBoard } from './useBoard';
 import styles from './LoadBar.module.css';

@@ -2,8 +2,8 @@
 
 import { Button } from '@mantine/core';
 import { lazy, Suspense, useState } from 'react';
-import { TERMS } from '@/core/load/costs';
-import type { LoadProposal } from '@/core/load/loader';
+import { TERMS } from '@/core/packing/costs';
+import type { LoadProposal } from '@/core/load';
 import { compartmentName } from '@/core/plan/edit';
 import { FILLINGS } from '@/core/plan/plan';
 import { compartmentsOf } from '@/core/plan/where';

@@ -1,7 +1,7 @@
 'use client';
 
 import { Button } from '@mantine/core';
-import { compareLoads, standing } from '@/core/load/compareLoads';
+import { compareLoads, standing } from '@/core/evaluation/compareLoads';
 import type { LoadEntry } from '@/core/plan/plan';
 import { useBoard } from './useBoard';
 import styles from './LoadComparison.module.css';

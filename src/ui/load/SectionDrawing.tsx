@@ -1,7 +1,7 @@
 'use client';
 
 import { useId, useMemo } from 'react';
-import type { CompartmentFacts } from '@/core/plan/facts';
+import type { CompartmentFacts } from '@/core/facts/facts';
 import { sectionOf } from '@/core/fit/section';
 import { labelsOf } from '@/core/fit/sectionLabels';
 import { extentOf, type Point } from '@/core/geometry/polygon';

@@ -1,6 +1,6 @@
 import { demoPlan } from '@/core/demo/plan';
-import type { LoaderProgress, LoadProposal } from '@/core/load/loader';
-import type { SmallestChange } from '@/core/load/smallestChange';
+import type { LoaderProgress, LoadProposal } from '@/core/load';
+import type { SmallestChange } from '@/core/load';
 import { applyEdit } from '@/core/plan/apply';
 import type { Edit } from '@/core/plan/edit';
 import type { Plan } from '@/core/plan/plan';

@@ -1,6 +1,6 @@
-import { cannotLoad } from '@/core/load/cannotLoad';
-import type { LoaderProgress, LoadOptions, LoadProposal } from '@/core/load/loader';
-import type { SmallestChange } from '@/core/load/smallestChange';
+import { cannotLoad } from '@/core/load';
+import type { LoaderProgress, LoadOptions, LoadProposal } from '@/core/load';
+import type { SmallestChange } from '@/core/load';
 import type { Edit } from '@/core/plan/edit';
 import type { LoadEntry, Plan } from '@/core/plan/plan';
 

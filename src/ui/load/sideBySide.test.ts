@@ -1,6 +1,6 @@
 import { demoPlan } from '@/core/demo/plan';
-import { loader, runLoader, type LoaderProgress, type LoadProposal } from '@/core/load/loader';
-import { smallestChange } from '@/core/load/smallestChange';
+import { loader, runLoader, type LoaderProgress, type LoadProposal } from '@/core/load';
+import { smallestChange } from '@/core/load';
 import { oneAtATime } from '@/workers/oneAtATime';
 import type { LoaderThread } from './loaderStore';
 import { sideBySide } from './sideBySide';

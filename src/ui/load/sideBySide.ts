@@ -1,5 +1,5 @@
-import type { LoaderProgress, LoadProposal } from '@/core/load/loader';
-import { bestOf, seedsOf } from '@/core/load/seeds';
+import type { LoaderProgress, LoadProposal } from '@/core/load';
+import { bestOf, seedsOf } from '@/core/load';
 import type { LoaderThread } from './loaderStore';
 
 /** Points above the bound up to which a load is proven to be the best. */

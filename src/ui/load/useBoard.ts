@@ -1,10 +1,10 @@
 'use client';
 
-import type { Spot } from '@/core/load/spots';
+import type { Spot } from '@/core/packing/spots';
 import type { Move } from '@/core/plan/edit';
 import { usePlan } from '@/ui/plan/PlanProvider';
-import { useShown } from '@/ui/shell/useShown';
-import { useSelection } from '@/ui/shell/SelectionProvider';
+import { useShown } from '@/ui/shared/useShown';
+import { useSelection } from '@/ui/shared/SelectionProvider';
 
 export type Destination = Move['to'];
 

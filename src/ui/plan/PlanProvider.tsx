@@ -4,7 +4,7 @@ import { createContext, useContext, useEffect, useState, useSyncExternalStore, t
 import type { Draft } from '@/core/plan/history';
 import { formatterFor, type Formatter } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/parse';
-import { afterPaint } from '@/ui/shared/afterPaint';
+import { afterPaint } from './afterPaint';
 import { PlanStore, type PlanShown, type Saving } from './planStore';
 
 interface Value {

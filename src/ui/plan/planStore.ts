@@ -1,6 +1,6 @@
 import { applyEdit } from '@/core/plan/apply';
 import { editLabel, type Edit } from '@/core/plan/edit';
-import { evaluate, type Evaluation } from '@/core/plan/evaluate';
+import { evaluate, type Evaluation } from '@/core/evaluation/evaluate';
 import { changeDraft, type Change, type Draft } from '@/core/plan/history';
 import { formatterFor } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/parse';

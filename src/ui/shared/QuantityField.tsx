@@ -3,7 +3,7 @@
 import { TextInput, type TextInputProps } from '@mantine/core';
 import { useState } from 'react';
 import { z } from 'zod';
-import { angleDeg, lengthMm, massG, pressureKpa, temperatureC, volumeMl } from '@/core/plan/fields';
+import { angleDeg, lengthMm, massG, pressureKpa, temperatureC, volumeMl } from '@/core/units/measures';
 import { BARE_UNIT, parseQuantity, type Dimension } from '@/core/units/parse';
 import {
   formatAngle,

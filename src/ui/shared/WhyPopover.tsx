@@ -2,7 +2,7 @@ import { Popover } from '@mantine/core';
 import { useState } from 'react';
 import { whyFigure, type Figure } from '@/core/explain/why';
 import { usePlanContext } from '@/ui/plan/PlanProvider';
-import { useShown } from '@/ui/shell/useShown';
+import { useShown } from './useShown';
 import styles from './WhyButton.module.css';
 
 /** Formula in words, inputs, source, and what a figure cannot know; open from the start. */

@@ -1,7 +1,7 @@
 'use client';
 
 import { startTransition, useEffect, useState } from 'react';
-import { afterPaint } from './afterPaint';
+import { afterPaint } from '@/ui/plan/afterPaint';
 
 /**
  * A value as it was until the next paint: for what may follow what was pressed. Later than React's deferred value, which is

@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, type RefObject } from 'react';
-import { afterPaint } from './afterPaint';
+import { afterPaint } from '@/ui/plan/afterPaint';
 
 /**
  * Brings an element into view when something comes to hand. After the next paint: to know where things are the browser

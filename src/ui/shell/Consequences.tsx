@@ -7,7 +7,7 @@ import { FindingItem } from '@/ui/shell/FindingItem';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import { WhyButton } from '@/ui/shared/WhyButton';
 import { useNextBreath } from '@/ui/shared/useNextBreath';
-import { useShown } from './useShown';
+import { useShown } from '@/ui/shared/useShown';
 import styles from './Consequences.module.css';
 
 /** What the last change did, and what is open, worst first. In the same place on every stage. */

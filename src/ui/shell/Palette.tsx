@@ -12,7 +12,7 @@ import { useEffect, useState } from 'react';
 import { whereIn } from '@/core/plan/where';
 import { useLoader } from '@/ui/load/LoaderProvider';
 import { usePlan } from '@/ui/plan/PlanProvider';
-import { useSelection } from './SelectionProvider';
+import { useSelection } from '@/ui/shared/SelectionProvider';
 import { STAGE_NAMES } from './StageBand';
 
 /** Finds any thing, bag, stage or command by a few letters. */

@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import { memo } from 'react';
-import type { Evaluation } from '@/core/plan/evaluate';
+import type { Evaluation } from '@/core/evaluation/evaluate';
 import type { Stage } from '@/core/checks/finding';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import { Verdict } from '@/ui/shared/Verdict';

@@ -3,7 +3,7 @@
 import { Button, FileButton, NativeSelect } from '@mantine/core';
 import { useEffect, useState } from 'react';
 import { parsePlanFile } from '@/core/formats/planFile';
-import { withSetup, type Setup } from '@/core/plan/compare';
+import { withSetup, type Setup } from '@/core/evaluation/compare';
 import { LIMITS } from '@/core/plan/limits';
 import { emptyPlan, withFreshIds, type Fellow, type Plan } from '@/core/plan/plan';
 import { joinEdit, leaveEdit, sharesOf } from '@/core/plan/riders';

@@ -2,7 +2,7 @@ import { NextResponse } from 'next/server';
 import { z } from 'zod';
 import { handler, readJson, Refusal } from '@/app/server/api';
 import { database } from '@/app/server/database';
-import { idSchema } from '@/core/plan/fields';
+import { idSchema } from '@/core/units/measures';
 import { deleteOwned } from '@/db/inventory';
 import { transaction } from '@/db/pool';
 

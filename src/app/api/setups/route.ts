@@ -4,7 +4,7 @@ import { handler, readJson, Refusal } from '@/app/server/api';
 import { database } from '@/app/server/database';
 import { bagSchema } from '@/core/bag/bag';
 import { bikeSchema } from '@/core/bike/bike';
-import { idSchema, nameSchema } from '@/core/plan/fields';
+import { idSchema, nameSchema } from '@/core/units/measures';
 import { LIMITS } from '@/core/plan/limits';
 import { countSetups, listSetups, saveSetup } from '@/db/setups';
 import { transaction } from '@/db/pool';

@@ -4,7 +4,7 @@ import { z } from 'zod';
 import { handler, readText, Refusal } from '@/app/server/api';
 import { database } from '@/app/server/database';
 import { parsePlanValue } from '@/core/formats/planFile';
-import { nameSchema, idSchema } from '@/core/plan/fields';
+import { nameSchema, idSchema } from '@/core/units/measures';
 import { LIMITS } from '@/core/plan/limits';
 import { emptyPlan, withFreshIds, type Plan } from '@/core/plan/plan';
 import { insertPlan, readPlan } from '@/db/plans';

@@ -5,7 +5,7 @@ import { requireAccount } from '@/app/server/session';
 import { readDraft } from '@/db/history';
 import { LoaderProvider } from '@/ui/load/LoaderProvider';
 import { PlanProvider } from '@/ui/plan/PlanProvider';
-import { SelectionProvider } from '@/ui/shell/SelectionProvider';
+import { SelectionProvider } from '@/ui/shared/SelectionProvider';
 import { TripShell } from '@/ui/shell/TripShell';
 
 interface Props {

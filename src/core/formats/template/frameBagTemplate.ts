@@ -5,7 +5,7 @@ import { offsetPolygon } from '@/core/geometry/offset';
 import { offsetFrom } from '@/core/geometry/line';
 import { flatPolygonVolumeMl, widthAt, type FlatPolygon } from '@/core/geometry/flatPolygon';
 import { extentOf, signedAreaMm2, type Point } from '@/core/geometry/polygon';
-import type { Facts } from '@/core/plan/facts';
+import type { Facts } from '@/core/facts/facts';
 import { fail, ok, type Result } from '@/core/result';
 import { line, text, type Shape } from './sheet';
 

@@ -1,6 +1,6 @@
 import { demoPlan } from '@/core/demo/plan';
 import { extentOf } from '@/core/geometry/polygon';
-import { factsOf } from '@/core/plan/facts';
+import { factsOf } from '@/core/facts/facts';
 import { templateDxf } from './dxf';
 import { frameBagTemplate, SEAM_MM, type FrameBagTemplate } from './frameBagTemplate';
 import { measuringSheet } from './measuringSheet';

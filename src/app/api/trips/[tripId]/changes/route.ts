@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { handler, readJson, Refusal } from '@/app/server/api';
 import { database } from '@/app/server/database';
 import { editSchema } from '@/core/plan/edit';
-import { idSchema } from '@/core/plan/fields';
+import { idSchema } from '@/core/units/measures';
 import { saveChange } from '@/db/history';
 
 const bodySchema = z.object({

@@ -9,7 +9,7 @@ import { frameBagTemplate } from '@/core/formats/template/frameBagTemplate';
 import { measuringSheet } from '@/core/formats/template/measuringSheet';
 import { templateSvg } from '@/core/formats/template/svg';
 import { templatePages } from '@/core/formats/template/tile';
-import { factsOf } from '@/core/plan/facts';
+import { factsOf } from '@/core/facts/facts';
 import { readPlan } from '@/db/plans';
 
 const wishSchema = z.object({

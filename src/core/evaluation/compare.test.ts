@@ -1,0 +1,43 @@
+import { DEMO_SETUPS } from '@/core/demo/bikes';
+import { demoPlan } from '@/core/demo/plan';
+import { formatterFor } from '@/core/units/format';
+import { unitSlip } from '@/core/units/slip';
+import { placesOf, setupFacts, withSetup } from './compare';
+import { planSchema } from '@/core/plan/plan';
+
+const format = formatterFor('metric');
+
+test('two set-ups side by side: litres and limits per place, masses, and each one’s own findings', () => {
+  const [hardtail, , small] = DEMO_SETUPS.map((setup) => setupFacts(demoPlan(), setup, format));
+  expect(placesOf(hardtail!, small!)).toEqual([
+    'bar roll',
+    'bar bag',
+    'stem bag',
+    'top tube bag',
+    'frame bag',
+    'down tube',
+    'bottle cage',
+    'fork bag',
+    'seat pack',
+  ]);
+  // By hand: two fork bags of π/4 · 132² · 310 mm.
+  expect(hardtail!.litresMl['fork bag']! / 1000).toBeCloseTo(2 * 4.242, 2);
+  expect(hardtail!.limitsG['fork bag']).toBe(5000);
+  expect(hardtail!.bagsG).toBe(2221);
+  expect(small!.litresMl['fork bag']).toBeUndefined();
+  expect(small!.findings.some(({ id }) => id.startsWith('too-near:rear-tyre'))).toBe(true);
+  expect(hardtail!.findings.some(({ id }) => id.startsWith('too-near:rear-tyre'))).toBe(false);
+  for (const { stage } of [...hardtail!.findings, ...small!.findings]) expect(stage).toBe('bike');
+});
+
+test('every demo set-up makes a sound plan', () => {
+  for (const setup of DEMO_SETUPS)
+    expect(planSchema.safeParse(withSetup(demoPlan(), setup)).success).toBe(true);
+});
+
+test('a length in another unit is guessed at only where that unit explains it', () => {
+  expect(unitSlip(44, 350, 550)).toBe('Did you mean 44 cm, 440 mm?');
+  expect(unitSlip(17.5, 350, 550)).toBe('Did you mean 17.5 in, 445 mm?');
+  expect(unitSlip(0.5, 350, 550)).toBe('Did you mean 0.5 m, 500 mm?');
+  expect(unitSlip(2, 350, 550)).toBeNull();
+});
