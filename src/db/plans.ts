@@ -1,6 +1,7 @@
 import { decisionsOf, ownedOf, type Decisions, type OwnedThing, type Thing } from '@/core/kit/thing';
 import { parsePlanValue, planFileValue } from '@/core/formats/planFile';
-import { fellowSchema, PLAN_VERSION, type LoadEntry, type Plan, type Trip } from '@/core/plan/plan';
+import { fellowSchema, PLAN_VERSION, type LoadEntry, type Plan } from '@/core/plan/plan';
+import type { Trip } from '@/core/trip/trip';
 import { allCompartments } from '@/core/plan/riders';
 import { tableOf } from './columns';
 import { differs, readTripBags, readBike, saveBags, saveBike } from './garage';

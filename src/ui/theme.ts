@@ -37,7 +37,7 @@ const brick: MantineColorsTuple = [
   '#541c12',
 ];
 
-/** Waxed canvas and a paper map: one spruce accent, ochre and brick only for look and stop. */
+/** Waxed canvas and a paper map: one spruce accent, ochre and brick only for check and stop. */
 export const theme = createTheme({
   colors: { spruce, ochre, brick },
   primaryColor: 'spruce',

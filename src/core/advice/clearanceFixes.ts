@@ -171,9 +171,7 @@ function halfBag(
 
 /** The bottle in another place that is still free: under the down tube, or on a fork leg. */
 function elsewhere(facts: Facts, clearance: Clearance, fixes: Fix[]): void {
-  const bottle = facts.plan.bags.find(
-    ({ id, place }) => place === 'bottle cage' && clearance.id.includes(id),
-  );
+  const bottle = facts.plan.bags.find(({ id }) => id === clearance.otherBagId);
   if (!bottle || fixes.length >= MOST_FIXES) return;
   if (facts.plan.bags.some(({ place }) => place === 'down tube')) return;
   const changed: Bag = { ...bottle, place: 'down tube', alongMm: 0 };

@@ -38,17 +38,13 @@ export function trialClearances(
       tightness: known?.tightness ?? Math.min(1, replaced?.tightness ?? 1),
     };
   });
-  return clearancesOf({ ...surroundings, bags: hung }).filter((clearance) =>
-    clearance.kind === 'bottle' ? clearance.id.includes(bag.id) : clearance.bagId === bag.id,
+  return clearancesOf({ ...surroundings, bags: hung }).filter(
+    ({ bagId, otherBagId }) => bagId === bag.id || otherBagId === bag.id,
   );
 }
 
-const RANK = { free: 0, look: 1, stop: 2 } as const;
+const RANK = { free: 0, check: 1, stop: 2 } as const;
 const rank = (clearance: Clearance): number => RANK[verdictOf(clearance)];
-
-/** Whether nothing of a bag would need looking at. */
-export const hangsFree = (clearances: readonly Clearance[]): boolean =>
-  clearances.every((c) => rank(c) === 0);
 
 /**
  * Whether a trial mends one clearance: free of it now, or at least out of the worst where `enough` is `better`,

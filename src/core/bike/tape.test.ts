@@ -3,7 +3,8 @@ import { DEFAULT_BUILD, DEFAULT_GEOMETRY, newBike, tapeSchema, type BikeGeometry
 import { barToTyre, figuresOf, groundDifference, railToTyre } from './figures';
 import { triangleInside } from './mainTriangle';
 import { sideView } from './sideView';
-import { figuresFromTape, tapeOf } from './tape';
+import { figuresFromTape } from './tape';
+import { tapeOf } from '../../../tests/support/tapeOf';
 
 /** Frames of many sizes whose main triangle has four corners. */
 const frames = fc

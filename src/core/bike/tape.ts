@@ -109,21 +109,3 @@ export function figuresFromTape(
     seatTubeMm: Math.hypot(topRear.x - bracket.x, topRear.z - bracket.z) + SEAT_TOP_ABOVE_MM,
   });
 }
-
-/**
- * What a tape would read inside a triangle of four corners: anticlockwise from the seat tube's top, as
- * `triangleInside` gives them.
- */
-export function tapeOf(inside: readonly Point[]): Tape {
-  const [seatTop, bottom, front, headTop] = inside as [Point, Point, Point, Point];
-  const between = (a: Point, b: Point) => Math.hypot(a.x - b.x, a.z - b.z);
-  return {
-    topMm: between(headTop, seatTop),
-    headMm: between(front, headTop),
-    downMm: between(bottom, front),
-    seatMm: between(seatTop, bottom),
-    diagonalMm: between(seatTop, front),
-    railToTyreMm: null,
-    barToTyreMm: null,
-  };
-}

@@ -1,24 +1,23 @@
-import type { Check, Finding } from './finding';
+import type { Check, Judgement, Stage } from './finding';
 
 /** What is still empty before anything can be judged: no bike, no bags, no things. */
 export const bareStart: Check = {
   id: 'nothing there yet',
+  stage: 'bike',
+  judges: 'trip',
   run(facts) {
-    const say = (stage: Finding['stage'], message: string, reason: string): Finding => ({
-      id: `bare-${stage}-${message.length}`,
-      check: 'nothing there yet',
-      severity: 'look',
+    const say = (about: string, stage: Stage, message: string, reason: string): Judgement => ({
+      about,
+      severity: 'check',
       stage,
-      subject: null,
       message,
       reason,
-      figures: [],
-      fixes: [],
     });
-    const findings: Finding[] = [];
+    const findings: Judgement[] = [];
     if (!facts.plan.bike) {
       findings.push(
         say(
+          'bike',
           'bike',
           'There is no bike yet.',
           'A middling hardtail stands in for it, so balance is only a guess.',
@@ -28,6 +27,7 @@ export const bareStart: Check = {
     if (facts.plan.bags.length === 0) {
       findings.push(
         say(
+          'bags',
           'bike',
           'There are no bags yet.',
           'Add the bags you own on the Bike stage; without them nothing can be loaded.',
@@ -37,6 +37,7 @@ export const bareStart: Check = {
     if (facts.plan.things.length === 0) {
       findings.push(
         say(
+          'kit',
           'kit',
           'The kit is empty.',
           'Lay out what you would take on the Kit stage, or bring in a list as CSV.',

@@ -6,7 +6,9 @@ import { factsOf } from '@/core/facts/facts';
 import type { Plan } from '@/core/plan/plan';
 import { sampleBag, samplePlan } from '../../../tests/support/samples';
 import { formatterFor } from '@/core/units/format';
-import type { Finding } from './finding';
+import { verdictOf, type ClearanceKind } from '@/core/clearance/clearance';
+import { findingsOf, type Finding } from './finding';
+import { tooNear } from './tooNear';
 
 /** What the stage Bike says of a bike built so, with these bags. */
 const plan = (build: Partial<Build>, bags: Bag[]): Plan => {
@@ -35,7 +37,7 @@ describe('mounting', () => {
     expect(clamped('fork bag', { forkMaterial: 'steel' })).toBeUndefined();
     const hung = plan({ seatpostMaterial: 'carbon' }, [sampleBag('seat', 'seat pack')]);
     expect(found(hung, 'mounting')).toMatchObject([
-      { severity: 'look', message: 'seat hangs on a carbon seatpost.' },
+      { severity: 'check', message: 'seat hangs on a carbon seatpost.' },
     ]);
   });
 
@@ -56,7 +58,7 @@ describe('mounting', () => {
       sampleBag('top', 'top tube bag'),
       sampleBag('under', 'down tube', {}, { attachment: 'bolts' }),
     ];
-    expect(messages(plan({}, bags), 'mounting')).toEqual([
+    expect(messages(plan({}, bags), 'straps over paint')).toEqual([
       'frame and top strap over paint: tape the tubes first.',
     ]);
   });
@@ -66,11 +68,11 @@ describe('lamps behind bags', () => {
   const big = sampleBag('roll', 'bar roll', { solid: { kind: 'cylinder', lengthMm: 400, diameterMm: 180 } });
 
   test('a lamp on the bar is hidden by a big roll, free above a low one, and on the crown never asked after', () => {
-    expect(messages(plan({ frontLight: 'on the bar' }, [big]), 'clear view')).toHaveLength(1);
-    expect(messages(plan({ frontLight: 'on the bar' }, [{ ...big, alongMm: 110 }]), 'clear view')).toEqual(
+    expect(messages(plan({ frontLight: 'on the bar' }, [big]), 'hidden lamp')).toHaveLength(1);
+    expect(messages(plan({ frontLight: 'on the bar' }, [{ ...big, alongMm: 110 }]), 'hidden lamp')).toEqual(
       [],
     );
-    expect(messages(plan({ frontLight: 'on the fork crown' }, [big]), 'clear view')).toEqual([]);
+    expect(messages(plan({ frontLight: 'on the fork crown' }, [big]), 'hidden lamp')).toEqual([]);
   });
 
   test('a lamp on the seatpost is hidden by a pack that hangs before it', () => {
@@ -84,16 +86,22 @@ describe('lamps behind bags', () => {
         mouthHeightMm: 330,
       },
     });
-    expect(messages(plan({ rearLight: 'on the seatpost' }, [low]), 'clear view')).toEqual([
+    expect(messages(plan({ rearLight: 'on the seatpost' }, [low]), 'hidden lamp')).toEqual([
       'seat hides the rear light on the seatpost.',
     ]);
-    expect(messages(plan({ rearLight: 'on the seatstay' }, [low]), 'clear view')).toEqual([]);
+    expect(messages(plan({ rearLight: 'on the seatstay' }, [low]), 'hidden lamp')).toEqual([]);
   });
 });
 
 describe('sentences about gaps', () => {
-  const one = (of: Plan, kind: string): Finding =>
-    found(of, 'too near').find(({ id }) => id.startsWith(`too-near:${kind}`))!;
+  /** The first finding of a kind of clearance: there is one for each that is not free, in their order. */
+  const one = (of: Plan, kind: ClearanceKind): Finding => {
+    const facts = factsOf(of);
+    const near = facts.clearances.filter((clearance) => verdictOf(clearance) !== 'free');
+    return findingsOf(tooNear, facts, formatterFor('metric'))[
+      near.findIndex((clearance) => clearance.kind === kind)
+    ]!;
+  };
 
   test('name what was taken off, give every figure, and follow the rider’s unit', () => {
     const of = plan({ fork: 'suspension', forkTravelMm: 140 }, [
@@ -104,7 +112,7 @@ describe('sentences about gaps', () => {
         { massG: 500 },
       ),
     ]);
-    const finding = one(of, 'front-tyre');
+    const finding = one(of, 'front tyre');
     expect(finding.message).toMatch(/^roll meets the front tyre, \d+ mm deep with sag and fork travel\.$/);
     expect(finding.figures.map(({ label }) => label)).toEqual([
       'gap at the worst',
@@ -147,7 +155,7 @@ describe('sentences about gaps', () => {
   test('rear suspension and a frame bag under the top tube: the shock’s usual place is a look, never a stop', () => {
     const of = plan({ rearTravelMm: 120 }, [sampleBag('frame', 'frame bag')]);
     expect(one(of, 'shock')).toMatchObject({
-      severity: 'look',
+      severity: 'check',
       message: expect.stringMatching(/lies in the place where such a bike usually has its shock/),
     });
     expect(one(plan({}, [sampleBag('frame', 'frame bag')]), 'shock')).toBeUndefined();

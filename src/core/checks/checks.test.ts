@@ -66,7 +66,7 @@ const troubles: { check: string; plan: Plan; severity: Finding['severity']; says
       mends: true,
     },
     {
-      check: 'over mass',
+      check: 'bag over mass',
       plan: loaded(
         samplePlan({
           bags: [sampleBag('stem', 'stem bag', {}, { limitG: 500 }), sampleBag('frame', 'frame bag')],
@@ -124,7 +124,7 @@ const troubles: { check: string; plan: Plan; severity: Finding['severity']; says
         }),
         { phone: 'seat-main' },
       ),
-      severity: 'look',
+      severity: 'check',
       says: /phone: wanted while riding, but seat is reached at camp/,
       mends: true,
     },
@@ -140,7 +140,7 @@ const troubles: { check: string; plan: Plan; severity: Finding['severity']; says
         }),
         { pot: 'left-main', gas: 'left-main' },
       ),
-      severity: 'look',
+      severity: 'check',
       says: /The left is 500 g heavier than the right/,
       mends: true,
     },
@@ -153,7 +153,7 @@ const troubles: { check: string; plan: Plan; severity: Finding['severity']; says
         }),
         { tools: 'seat-main' },
       ),
-      severity: 'look',
+      severity: 'check',
       says: /The seat pack is heavy at the back \(1\.\d\d kg·m; many packs sway above 0\.9\)/,
       mends: true,
     },
@@ -176,7 +176,7 @@ const troubles: { check: string; plan: Plan; severity: Finding['severity']; says
         }),
         load: [{ thingId: 'quilt', to: 'home', pinned: false }],
       },
-      severity: 'look',
+      severity: 'check',
       says: /Left at home, though .*: quilt/,
       mends: true,
     },
@@ -196,7 +196,7 @@ const troubles: { check: string; plan: Plan; severity: Finding['severity']; says
     ...(['warmth', 'light', 'repair'] as const).map((provides) => ({
       check: { warmth: 'nothing keeps you warm', light: 'no light', repair: 'no repair kit' }[provides],
       plan: samplePlan({ bags: [sampleBag('roll', 'bar roll')], things: [sampleThing('mug')] }),
-      severity: provides === 'repair' ? ('look' as const) : ('stop' as const),
+      severity: provides === 'repair' ? ('check' as const) : ('stop' as const),
       says: /keeps you warm|no light|nothing to mend/,
       mends: false,
     })),
@@ -213,7 +213,7 @@ const troubles: { check: string; plan: Plan; severity: Finding['severity']; says
         const plan = samplePlan();
         return { ...plan, bike: { ...plan.bike!, geometry: { ...plan.bike!.geometry, axleToCrownMm: 400 } } };
       })(),
-      severity: 'look',
+      severity: 'check',
       says: /front axle/,
       mends: false,
     },
@@ -223,7 +223,7 @@ const troubles: { check: string; plan: Plan; severity: Finding['severity']; says
         {},
         { readings: { aloneFrontG: 9e3, aloneRearG: 9e3, riderFrontG: null, riderRearG: null } },
       ),
-      severity: 'look',
+      severity: 'check',
       says: /add up to 18\.0 kg/,
       mends: false,
     },
@@ -237,7 +237,7 @@ const troubles: { check: string; plan: Plan; severity: Finding['severity']; says
     {
       check: 'too near',
       plan: built({}, {}, [sampleBag('roll', 'bar roll', {}, { standOffMm: 5 })]),
-      severity: 'look',
+      severity: 'check',
       says: /roll presses on the hoses: 5 mm/,
       mends: true,
     },
@@ -269,16 +269,16 @@ const troubles: { check: string; plan: Plan; severity: Finding['severity']; says
     {
       check: 'mounting',
       plan: built({}, {}, [sampleBag('p', 'pannier')]),
-      severity: 'look',
+      severity: 'check',
       says: /no rear rack is entered/,
       mends: false,
     },
     {
-      check: 'clear view',
+      check: 'hidden lamp',
       plan: built({ frontLight: 'on the bar' }, {}, [
         sampleBag('roll', 'bar roll', { solid: { kind: 'cylinder', lengthMm: 400, diameterMm: 180 } }),
       ]),
-      severity: 'look',
+      severity: 'check',
       says: /roll hides the front light on the bar/,
       mends: false,
     },
@@ -291,7 +291,7 @@ const troubles: { check: string; plan: Plan; severity: Finding['severity']; says
         }),
         { beacon: 'seat-main' },
       ),
-      severity: 'look',
+      severity: 'check',
       says: /beacon needs a clear view of the sky, but lies in seat/,
       mends: true,
     },
@@ -304,7 +304,7 @@ const troubles: { check: string; plan: Plan; severity: Finding['severity']; says
         }),
         { shoes: 'cord-main' },
       ),
-      severity: 'look',
+      severity: 'check',
       says: /shoes on cord without a tether/,
       mends: true,
     },
@@ -344,7 +344,7 @@ const troubles: { check: string; plan: Plan; severity: Finding['severity']; says
         }),
         { gel: 'cage-main' },
       ),
-      severity: 'look',
+      severity: 'check',
       says: /^gel can fall out of cage\.$/,
       mends: true,
     },
@@ -353,14 +353,14 @@ const troubles: { check: string; plan: Plan; severity: Finding['severity']; says
       plan: loaded(samplePlan({ bags: [withCord(sampleBag('seat', 'seat pack'))], things: [stick(149)] }), {
         stick: 'cord',
       }),
-      severity: 'look',
+      severity: 'check',
       says: /^stick can fall out of seat, cord\.$/,
       mends: true,
     },
     {
       check: 'tyre limits',
       plan: built({ rimMostKpa: 100 }, {}),
-      severity: 'look',
+      severity: 'check',
       says: /tyre carries .* the rim allows 1\.0 bar/,
       mends: false,
     },
@@ -414,7 +414,7 @@ const troubles: { check: string; plan: Plan; severity: Finding['severity']; says
         sampleThing('bread', { system: 'food' }),
         sampleThing('rice', { system: 'food' }),
       ),
-      severity: 'look',
+      severity: 'check',
       says: /^canister with food in roll: fuel in food\.$/,
       mends: true,
     },
@@ -459,7 +459,7 @@ const troubles: { check: string; plan: Plan; severity: Finding['severity']; says
         }),
         { tent: 'roll-main', food: 'pouch-main' },
       ),
-      severity: 'look',
+      severity: 'check',
       says: /turns \d\.\d times as heavily as the bare bike/,
       mends: false,
     },
@@ -472,7 +472,7 @@ const troubles: { check: string; plan: Plan; severity: Finding['severity']; says
         }),
         { tent: 'left-main', food: 'right-main' },
       ),
-      severity: 'look',
+      severity: 'check',
       says: /Most of the load is behind/,
       mends: false,
     },
@@ -574,7 +574,7 @@ const troubles: { check: string; plan: Plan; severity: Finding['severity']; says
     {
       check: 'nothing there yet',
       plan: samplePlan({ bike: null }),
-      severity: 'look',
+      severity: 'check',
       says: /no bike yet/,
       mends: false,
     },
@@ -586,7 +586,7 @@ const troubles: { check: string; plan: Plan; severity: Finding['severity']; says
           sampleThing('stove', { inside: 'pot' }),
         ],
       }),
-      severity: 'look',
+      severity: 'check',
       says: /^pot holds stove, but its inside is not known\./,
       mends: true,
     },
@@ -666,7 +666,7 @@ test('things worn count; things on the floor or at home do not; a hotel needs no
 
 test('findings come worst first, and each stage shows its worst', () => {
   const { findings, stages } = evaluate(demoPlan());
-  const order = { stop: 0, look: 1, note: 2 };
+  const order = { stop: 0, check: 1, note: 2 };
   const ranks = findings.map((finding) => order[finding.severity]);
   expect(ranks).toEqual([...ranks].sort());
   expect(new Set(findings.map((finding) => finding.id)).size).toBe(findings.length);
@@ -677,7 +677,7 @@ test('findings come worst first, and each stage shows its worst', () => {
 });
 
 test('sentences follow the unit the rider reads, figures do not', () => {
-  const [metric] = find(troubles[1]!.plan, 'over mass');
+  const [metric] = find(troubles[1]!.plan, 'bag over mass');
   const [imperial] = evaluate(troubles[1]!.plan, formatterFor('imperial')).findings;
   expect(imperial!.message).toMatch(/10\.6 oz over the limit of 1 lb 1\.6 oz/);
   expect(imperial!.figures).toEqual(metric!.figures);

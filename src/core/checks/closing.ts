@@ -1,4 +1,4 @@
-import type { Check, Finding } from './finding';
+import type { Check, Judgement } from './finding';
 
 /** Soft things pressed beyond this share of their loose size strain seams and zips. */
 const HARD_PRESSED = 1.8;
@@ -10,20 +10,17 @@ const SWINGS: ReadonlySet<string> = new Set(['seat pack', 'bar roll', 'fork bag'
 /** Bags pressed hard, and big swinging bags half empty (domain, rule 8). */
 export const closing: Check = {
   id: 'closing',
+  stage: 'load',
+  judges: 'compartment',
   run({ compartments }) {
-    return compartments.flatMap(({ spot, things, tightness, neededMl, closes }): Finding[] => {
+    return compartments.flatMap(({ spot, things, tightness, neededMl, closes }): Judgement[] => {
       if (things.length === 0 || !closes) return [];
-      const finding = (id: string, message: string, reason: string): Finding[] => [
+      const finding = (message: string, reason: string): Judgement[] => [
         {
-          id: `${id}:${spot.id}`,
-          check: 'closing',
           severity: 'note',
-          stage: 'load',
-          subject: { kind: 'compartment', id: spot.id },
+          subject: spot.id,
           message,
           reason,
-          figures: [],
-          fixes: [],
         },
       ];
       if (
@@ -32,14 +29,12 @@ export const closing: Check = {
         things.some(({ form }) => form.kind === 'soft')
       )
         return finding(
-          'pressed',
           `${spot.name} closes only with its soft things pressed to ${(100 / tightness).toFixed(0)} % of their loose size.`,
           'Days of hard pressing age insulation, and a zip under strain fails far from home. Leave a little room for shopping, rubbish and a wet tent.',
         );
       const share = neededMl / spot.capacityMl;
       if (spot.capacityMl > SMALL_ML && share < FLOPPY && SWINGS.has(spot.bag.place))
         return finding(
-          'floppy',
           `${spot.name} is only ${(share * 100).toFixed(0)} % full.`,
           'A half-empty pack swings as badly as an overfull one. Roll it down tight over what is in it, or take a smaller one.',
         );

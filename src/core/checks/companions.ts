@@ -15,7 +15,7 @@ import {
 import type { Fix } from '@/core/advice/fix';
 import { companyOf } from '@/core/advice/company';
 import type { Facts } from '@/core/facts/facts';
-import { listed, type Check, type Finding } from './finding';
+import { listed, type Check, type Judgement } from './finding';
 
 /** What is many things mostly is told in a word; these by their names. */
 const BY_NAME: readonly Nature[] = ['fuel', 'liquid fuel', 'wet', 'sharp', 'dirty', 'kept dry', 'inflatable'];
@@ -23,14 +23,16 @@ const BY_NAME: readonly Nature[] = ['fuel', 'liquid fuel', 'wet', 'sharp', 'dirt
 /** Things that should not share a compartment, and do (domain, rule 7). */
 export const companions: Check = {
   id: 'companions',
+  stage: 'load',
+  judges: 'compartment',
   run(facts) {
     const { compartments, holders } = facts;
     const sets = new Map(compartments.map(({ spot, things }) => [spot.id, setOf(things, holders)]));
-    return compartments.flatMap(({ spot, things }): Finding[] => {
+    return compartments.flatMap(({ spot, things }): Judgement[] => {
       const set = sets.get(spot.id)!;
       if (TROUBLES[set] === 0) return [];
       const exposed = touching(things, holders);
-      return APART.flatMap((apart): Finding[] => {
+      return APART.flatMap((apart): Judgement[] => {
         const { spoils, suffers, trouble } = apart;
         const [a, b] = [bitOf(spoils), bitOf(suffers)];
         if (!(set & a) || !(set & b)) return [];
@@ -45,15 +47,12 @@ export const companions: Check = {
         const others = BY_NAME.includes(common) ? listed(many.map(({ name }) => name)) : NATURE_WORDS[common];
         return [
           {
-            id: `companions:${spot.id}:${spoils}:${suffers}`,
-            check: 'companions',
-            severity: isForbidden(apart) ? 'look' : 'note',
-            stage: 'load',
-            subject: { kind: 'compartment', id: spot.id },
+            about: `${spoils}, ${suffers}`,
+            severity: isForbidden(apart) ? 'check' : 'note',
+            subject: spot.id,
             message: `${listed(few.map(({ name }) => name))} with ${others} in ${spot.name}: ${trouble}.`,
             reason: REASONS[suffers] ?? 'Put a bag round one of the two, or keep them apart.',
-            figures: [],
-            fixes: waysApart(facts, sets, few, many),
+            fixes: () => waysApart(facts, sets, few, many),
           },
         ];
       });
@@ -78,7 +77,7 @@ function waysApart(
 ): Fix[] {
   const sack: Fix = {
     label: `Put ${listed(few.map(({ name }) => name))} in a dry sack`,
-    edit: { kind: 'put things', things: few.map((thing) => ({ ...thing, inDrySack: true })) },
+    edit: { kind: 'decide things', changes: few.map(({ id }) => ({ id, patch: { inDrySack: true } })) },
   };
   const outermost = (thing: Thing): string => facts.holders.get(thing.id) ?? thing.id;
   const goes = outermost(few[0]!);

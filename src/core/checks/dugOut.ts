@@ -4,6 +4,8 @@ import type { Check } from './finding';
 /** Things wanted on the way that lie under what is wanted only at camp (domain, rule 5). */
 export const dugOut: Check = {
   id: 'dug out',
+  stage: 'load',
+  judges: 'thing',
   run: (facts) =>
     facts.compartments.flatMap(({ spot, fit }) =>
       fit.under.flatMap(([id, overId]) => {
@@ -11,17 +13,15 @@ export const dugOut: Check = {
         const over = facts.thingById.get(overId)!;
         // At camp and for repairs a bag is emptied anyway.
         if (thing.call === 'camp' || thing.call === 'repair') return [];
-        const better = roomFor(facts, thing, (other) => other.chamber.faceOpen || other.id !== spot.id)[0];
         return {
-          id: `dug-out:${id}`,
-          check: 'dug out',
           severity: 'note' as const,
-          stage: 'load' as const,
-          subject: { kind: 'thing' as const, id },
+          subject: id,
           message: `${thing.name} lies under ${over.name} in ${spot.name}.`,
           reason: 'What is wanted first belongs nearest the mouth, or the bag is emptied in the rain for it.',
-          figures: [],
-          fixes: better ? [moveFix(thing, better)] : [],
+          fixes: () =>
+            roomFor(facts, thing, (other) => other.chamber.faceOpen || other.id !== spot.id)
+              .slice(0, 1)
+              .map((place) => moveFix(thing, place)),
         };
       }),
     ),

@@ -5,23 +5,21 @@ import type { Check } from './finding';
 /** Things in a cage or under straps that nothing holds. */
 export const fallsOut: Check = {
   id: 'falls out',
+  stage: 'load',
+  judges: 'thing',
   run: (facts, format) =>
     facts.compartments.flatMap(({ spot, things }) =>
       things
         .filter((thing) => !facts.holders.has(thing.id) && !staysPut(thing, spot))
         .map((thing) => ({
-          id: `falls-out:${thing.id}`,
-          check: 'falls out',
-          severity: 'look' as const,
-          stage: 'load' as const,
-          subject: { kind: 'thing' as const, id: thing.id },
+          severity: 'check' as const,
+          subject: thing.id,
           message: `${thing.name} can fall out of ${spot.name}.`,
           reason:
             spot.bag.place === 'bottle cage'
               ? `A cage holds bottles, and what is round and at least ${format.length(CAGE_LEAST_MM)} thick. What falls out can jam a wheel.`
               : `Straps hold what is at least ${format.length(STRAPPED_LEAST_MM)} long. What falls out can jam a wheel.`,
-          figures: [],
-          fixes: roomFor(facts, thing, undefined, 2).map((place) => moveFix(thing, place)),
+          fixes: () => roomFor(facts, thing, undefined, 2).map((place) => moveFix(thing, place)),
         })),
     ),
 };

@@ -5,30 +5,84 @@ import type { Formatter } from '@/core/units/format';
 export const STAGES = ['trip', 'bike', 'kit', 'load'] as const;
 export type Stage = (typeof STAGES)[number];
 
-/** `stop`: do not ride like this. `look`: think about it. `note`: worth knowing. Ordered from the worst. */
-export const SEVERITIES = ['stop', 'look', 'note'] as const;
+/** `stop`: do not ride like this. `check`: think about it. `note`: worth knowing. Ordered from the worst. */
+export const SEVERITIES = ['stop', 'check', 'note'] as const;
 export type Severity = (typeof SEVERITIES)[number];
 
-/** A judgement as data: what, how bad, about what, the figures behind it, why it matters, and ways to mend it. */
-export interface Finding {
-  /** Stable for the same trouble with the same subject, so that a list can be kept. */
-  id: string;
-  check: string;
+/** What a check judges: one of these at a time, or the trip or the bike as a whole. */
+export type SubjectKind = 'trip' | 'bike' | 'bag' | 'compartment' | 'thing' | 'pair';
+
+interface Said {
   severity: Severity;
-  stage: Stage;
-  subject: { kind: 'thing' | 'compartment' | 'bag' | 'trip'; id: string } | null;
   message: string;
   /** Why it matters, and what the figure cannot know. */
   reason: string;
-  figures: { label: string; value: number; unit: 'g' | 'ml' | 'mm' | 'kg·m' | 'pieces' | '°C' }[];
-  fixes: Fix[];
+}
+
+export interface Figure {
+  label: string;
+  value: number;
+  unit: 'g' | 'ml' | 'mm' | 'kg·m' | 'pieces' | '°C';
+}
+
+/** What a check has to say of one subject. */
+export interface Judgement extends Said {
+  /** Id of the bag, compartment or thing; of a pair both. Left out where the trip or the bike is judged. */
+  subject?: string | readonly [string, string];
+  /** Tells several judgements of one subject apart. */
+  about?: string;
+  /** Where it is dealt with, if not at the check's own stage. */
+  stage?: Stage;
+  figures?: Figure[];
+  /** Worked out when it is first asked for: finding a bag with room for a thing costs more than all else together. */
+  fixes?: () => Fix[];
 }
 
 /** One judgement. Adding one is a file beside this and a line in `index.ts`. */
 export interface Check {
+  /** Short and lower case; the name of its findings. */
   id: string;
-  run(facts: Facts, format: Formatter): Finding[];
+  stage: Stage;
+  judges: SubjectKind;
+  run(facts: Facts, format: Formatter): Judgement[];
 }
+
+/** A judgement as data: what, how bad, about what, the figures behind it, why it matters, and ways to mend it. */
+export interface Finding extends Said {
+  /** The same for the same trouble with the same subject, so that a list can be kept; not to be parsed. */
+  id: string;
+  check: string;
+  stage: Stage;
+  subject: { kind: SubjectKind; ids: readonly string[] };
+  figures: Figure[];
+  readonly fixes: Fix[];
+}
+
+/**
+ * A finding made of what a check said; the only place where findings and their ids are made.
+ *
+ * @param of set before the id, where several riders' bikes are judged
+ */
+export function findingOf(check: Check, judgement: Judgement, of = ''): Finding {
+  const { subject = [], about, stage = check.stage, figures = [], fixes, ...said } = judgement;
+  const ids = typeof subject === 'string' ? [subject] : subject;
+  let found: Fix[] | undefined;
+  return {
+    ...said,
+    id: [of, check.id, check.judges, ...ids, about].filter(Boolean).join(':'),
+    check: check.id,
+    stage,
+    subject: { kind: check.judges, ids },
+    figures,
+    get fixes() {
+      return (found ??= fixes?.() ?? []);
+    },
+  };
+}
+
+/** All that a check finds. */
+export const findingsOf = (check: Check, facts: Facts, format: Formatter): Finding[] =>
+  check.run(facts, format).map((judgement) => findingOf(check, judgement));
 
 /** "quilt", "quilt and mat", "quilt, mat and 3 more". */
 export function listed(names: readonly string[], most = 3): string {

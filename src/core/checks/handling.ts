@@ -1,36 +1,33 @@
-import type { Check, Finding } from './finding';
+import type { Check, Judgement } from './finding';
 
 /** A front turned slower than this many times the bare one's inertia is felt in every bend. */
-const STEERING_LOOK = 3.5;
+const STEERING_CHECK = 3.5;
 /** Points of a hundred that the front's share may move before it is worth a word. */
-const SHARE_LOOK = 0.15;
+const SHARE_CHECK = 0.15;
 
 /** Steering slowed by what hangs in front, and a load that sits all in front or all behind. */
 export const handling: Check = {
   id: 'handling',
+  stage: 'load',
+  judges: 'bike',
   run({ handling: figures, plan }) {
-    const findings: Finding[] = [];
+    const findings: Judgement[] = [];
     if (!figures || plan.load.length === 0) return findings;
-    const add = (id: string, message: string, reason: string) =>
+    const add = (about: string, message: string, reason: string) =>
       findings.push({
-        id,
-        check: 'handling',
-        severity: 'look',
-        stage: 'load',
-        subject: null,
+        about,
+        severity: 'check',
         message,
         reason,
-        figures: [],
-        fixes: [],
       });
-    if (figures.steeringRatio > STEERING_LOOK)
+    if (figures.steeringRatio > STEERING_CHECK)
       add(
         'steering',
         `What hangs in front turns ${figures.steeringRatio.toFixed(1)} times as heavily as the bare bike.`,
         'The front is slow to turn and slow to stop turning. Move heavy things from bar and fork to the frame; ride slowly first, and expect it most when walking or climbing.',
       );
     const shift = figures.frontShare - figures.bareFrontShare;
-    if (Math.abs(shift) > SHARE_LOOK) {
+    if (Math.abs(shift) > SHARE_CHECK) {
       const where = shift > 0 ? 'in front' : 'behind';
       add(
         'front-rear',

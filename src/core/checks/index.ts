@@ -1,7 +1,7 @@
 import { assumedLimits } from './assumedLimits';
 import { bareStart } from './bareStart';
 import { bottleSpace } from './bottles';
-import { clearView } from './clearView';
+import { clearView, hiddenLamp } from './clearView';
 import { closing } from './closing';
 import { dugOut } from './dugOut';
 import { companions } from './companions';
@@ -10,14 +10,14 @@ import type { Check } from './finding';
 import { geometryDoubt } from './geometryDoubt';
 import { handling } from './handling';
 import { leftBehind } from './leftBehind';
-import { mounting } from './mounting';
+import { mounting, strapsOverPaint } from './mounting';
 import { nestOverfull } from './nestOverfull';
 import { noPlace } from './noPlace';
 import { unmetWishes } from './unmetWishes';
 import { noLight, noRepair, nothingWarm, noWater } from './missing';
 import { mustStayDry } from './staysDry';
 import { outOfReach } from './outOfReach';
-import { overMass } from './overMass';
+import { bagOverMass, bikeOverMass, bodyOverMass, compartmentOverMass } from './overMass';
 import { outsideThings } from './outside';
 import { overVolume } from './overVolume';
 import { scented } from './scented';
@@ -32,7 +32,10 @@ import { unloaded } from './unloaded';
 /** Every judgement, in the order findings of the same severity are listed. */
 export const CHECKS: readonly Check[] = [
   tooNear,
-  overMass,
+  compartmentOverMass,
+  bagOverMass,
+  bodyOverMass,
+  bikeOverMass,
   overVolume,
   tooLong,
   noPlace,
@@ -54,6 +57,8 @@ export const CHECKS: readonly Check[] = [
   closing,
   scented,
   mounting,
+  strapsOverPaint,
+  hiddenLamp,
   clearView,
   outsideThings,
   fallsOut,

@@ -1,7 +1,7 @@
 import type { Thing } from '@/core/kit/thing';
 import type { Facts } from '@/core/facts/facts';
 import type { Fix } from '@/core/advice/fix';
-import type { Check, Finding, Severity } from './finding';
+import type { Check, Judgement, Severity } from './finding';
 
 /** Things that come along: worn, or packed in a compartment. The floor does not count. */
 const taken = (facts: Facts): Thing[] => [
@@ -20,26 +20,24 @@ function missing(
 ): Check {
   return {
     id,
-    run(facts): Finding[] {
+    stage: 'kit',
+    judges: 'trip',
+    run(facts): Judgement[] {
       const severity = say.severity(facts);
       if (!severity || facts.plan.things.length === 0 || taken(facts).some(has)) return [];
       const owned = facts.plan.things.filter(has);
       const left = owned.filter((thing) => facts.home.includes(thing));
-      const back: Fix[] = left.slice(0, 1).map((thing) => ({
+      const back = left.slice(0, 1).map((thing): Fix => ({
         label: `Bring ${thing.name} after all`,
         edit: { kind: 'place', moves: [{ thingId: thing.id, to: 'floor' }] },
       }));
       return [
         {
-          id,
-          check: id,
           severity,
           stage: owned.length ? 'load' : 'kit',
-          subject: null,
           message: owned.length ? say.notTaken : say.none,
           reason: say.reason,
-          figures: [],
-          fixes:
+          fixes: () =>
             owned.length > left.length ? [...back, { label: 'Load for me', action: 'load for me' }] : back,
         },
       ];
@@ -47,17 +45,14 @@ function missing(
   };
 }
 
-const outdoors = (facts: Facts): boolean =>
-  ['tent', 'bivvy', 'tarp', 'hammock'].includes(facts.plan.trip.sleeping);
-
 /** Nothing to sleep warm in. */
 export const nothingWarm = missing('nothing keeps you warm', (thing) => thing.provides.includes('warmth'), {
   none: 'Nothing in the kit keeps you warm at night.',
   notTaken: 'What keeps you warm at night is not on the bike.',
   reason: 'A sleeping bag or quilt that suits the coldest night. Being wet or tired makes any night colder.',
-  severity: (facts) => {
-    if (facts.plan.trip.nights === 0 || facts.plan.trip.sleeping === 'hotel') return null;
-    return outdoors(facts) ? 'stop' : 'look';
+  severity: ({ conditions: { nights, sleepsOutside } }) => {
+    if (nights.every(({ sleeping }) => sleeping === 'hotel')) return null;
+    return sleepsOutside ? 'stop' : 'check';
   },
 });
 
@@ -67,7 +62,7 @@ export const noLight = missing('no light', (thing) => thing.provides.includes('l
   notTaken: 'No light is on the bike.',
   reason:
     'A puncture or a wrong turn can end a day ride in the dark, and tunnels are dark by day. Local law says which lights.',
-  severity: (facts) => (facts.plan.trip.nights > 0 ? 'stop' : 'look'),
+  severity: ({ conditions }) => (conditions.nights.length > 0 ? 'stop' : 'check'),
 });
 
 /** No water at the start. */
@@ -84,5 +79,5 @@ export const noRepair = missing('no repair kit', (thing) => thing.provides.inclu
   none: 'There is nothing to mend the bike with.',
   notTaken: 'The repair kit is not on the bike.',
   reason: 'At least a tube, plugs or patches, a pump and a multitool that fits this bike.',
-  severity: () => 'look',
+  severity: () => 'check',
 });

@@ -2,36 +2,34 @@ import { fitIn } from '@/core/fit/fit';
 import { chamberOf } from '@/core/fit/chamberOf';
 import { contentsOf } from '@/core/kit/nests';
 import { neededMl } from '@/core/packing/volume';
-import { listed, type Check, type Finding } from './finding';
+import { listed, type Check, type Judgement, type Severity } from './finding';
 
 /** A thing that holds others and does not close over them, or whose inside is not known. */
 export const nestOverfull: Check = {
   id: 'nest',
+  stage: 'kit',
+  judges: 'thing',
   run({ plan, holders }, format) {
     if (holders.size === 0) return [];
-    return plan.things.flatMap((holder): Finding[] => {
+    return plan.things.flatMap((holder): Judgement[] => {
       const contents = contentsOf(plan.things, holders, holder.id);
       if (contents.length === 0) return [];
       const names = listed(contents.map(({ name }) => name));
       const takeOut = contents.map((thing) => ({
         label: `Take ${thing.name} out of ${holder.name}`,
-        edit: { kind: 'put things' as const, things: [{ ...thing, inside: null }] },
+        edit: { kind: 'decide things' as const, changes: [{ id: thing.id, patch: { inside: null } }] },
       }));
-      const finding = (severity: Finding['severity'], message: string, reason: string): Finding => ({
-        id: `nest:${holder.id}`,
-        check: 'nest',
+      const finding = (severity: Severity, message: string, reason: string): Judgement => ({
         severity,
-        stage: 'kit',
-        subject: { kind: 'thing', id: holder.id },
+        subject: holder.id,
         message,
         reason,
-        figures: [],
-        fixes: takeOut.slice(0, 3),
+        fixes: () => takeOut.slice(0, 3),
       });
       if (!holder.hollow)
         return [
           finding(
-            'look',
+            'check',
             `${holder.name} holds ${names}, but its inside is not known.`,
             'Measure its inside, so that it can be told whether it closes over them.',
           ),

@@ -5,6 +5,8 @@ import { listed, type Check } from './finding';
 /** Stiff things that find no place beside the others, although the litres might do. */
 export const noPlace: Check = {
   id: 'no place',
+  stage: 'load',
+  judges: 'thing',
   run: (facts) =>
     facts.compartments.flatMap(({ spot, things, fit }) =>
       fit.noPlace.flatMap((id) => {
@@ -15,13 +17,9 @@ export const noPlace: Check = {
           (other) => other.id !== id && other.form.kind !== 'soft' && !facts.holders.has(other.id),
         );
         const free = Math.max(0, spot.capacityMl - (fit.neededMl - fit.deadMl));
-        const place = roomFor(facts, thing)[0];
         return {
-          id: `no-place:${id}`,
-          check: 'no place',
           severity: 'stop' as const,
-          stage: 'load' as const,
-          subject: { kind: 'thing' as const, id },
+          subject: id,
           message:
             beside.length > 0
               ? `${thing.name} finds no place in ${spot.name} beside ${listed(beside.map(({ name }) => name))}.`
@@ -30,8 +28,8 @@ export const noPlace: Check = {
             'Stiff things were laid down as boxes and cylinders along the bag’s axes, in several orders. ' +
             'A turn at an angle may still do: try it with the bag before you trust either answer.',
           figures: [{ label: 'free by litres', value: free, unit: 'ml' as const }],
-          fixes: [
-            ...(place ? [moveFix(thing, place)] : []),
+          fixes: () => [
+            ...roomFor(facts, thing).map((place) => moveFix(thing, place)),
             ...(thing.need === 'must' ? [] : [leaveFix(thing)]),
             { label: 'Load for me', action: 'load for me' as const },
           ],

@@ -6,6 +6,8 @@ import type { Check } from './finding';
 /** Wanted while riding or at once, but packed where it can only be had after undoing straps. */
 export const outOfReach: Check = {
   id: 'out of reach',
+  stage: 'load',
+  judges: 'thing',
   run: (facts) =>
     facts.compartments.flatMap(({ spot, things }) =>
       things.flatMap((thing) => {
@@ -13,25 +15,21 @@ export const outOfReach: Check = {
         const deepest = thing.call === 'riding' ? 0 : thing.call === 'urgent' ? 1 : REACHES.length;
         const depth = REACHES.indexOf(reach);
         if (depth <= deepest) return [];
-        const nearer = roomFor(
-          facts,
-          thing,
-          (candidate) => reachPoints(thing, candidate) < reachPoints(thing, spot),
-        );
+        const nearer = () =>
+          roomFor(facts, thing, (candidate) => reachPoints(thing, candidate) < reachPoints(thing, spot));
         const wanted = thing.call === 'riding' ? 'wanted while riding' : 'perhaps wanted at once';
         return {
-          id: `out-of-reach:${thing.id}`,
-          check: 'out of reach',
-          severity: depth === 2 ? ('look' as const) : ('note' as const),
-          stage: 'load' as const,
-          subject: { kind: 'thing' as const, id: thing.id },
+          severity: depth === 2 ? ('check' as const) : ('note' as const),
+          subject: thing.id,
           message: `${thing.name}: ${wanted}, but ${spot.name} is reached ${reach}.`,
           reason:
             thing.call === 'riding'
               ? 'What is wanted while riding belongs where one hand reaches it from the saddle, or it will not be used.'
               : 'First aid, a rain shell or a light is wanted rarely, but then without unpacking first.',
-          figures: [],
-          fixes: nearer.slice(0, 2).map((place) => moveFix(thing, place)),
+          fixes: () =>
+            nearer()
+              .slice(0, 2)
+              .map((place) => moveFix(thing, place)),
         };
       }),
     ),

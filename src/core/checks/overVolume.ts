@@ -5,6 +5,8 @@ import type { Check } from './finding';
 /** A compartment does not close: what is in it needs more room than it has, with the soft pressed hard. */
 export const overVolume: Check = {
   id: 'over volume',
+  stage: 'load',
+  judges: 'compartment',
   run: (facts, format) =>
     facts.compartments
       // Stiff things that find no place are told one by one.
@@ -12,11 +14,8 @@ export const overVolume: Check = {
       .map(({ spot, things, neededMl: needed, neededErrorMl }) => {
         const over = needed - spot.capacityMl;
         return {
-          id: `over-volume:${spot.id}`,
-          check: 'over volume',
           severity: 'stop',
-          stage: 'load',
-          subject: { kind: 'compartment', id: spot.id },
+          subject: spot.id,
           message: `${spot.name} is ${format.volume(over)} over.`,
           reason:
             `What is in it needs ${format.volume(needed)} as it lies, with everything soft pressed hard, and it holds ` +
@@ -26,7 +25,10 @@ export const overVolume: Check = {
             { label: 'holds', value: spot.capacityMl, unit: 'ml' },
             { label: 'over', value: over, unit: 'ml' },
           ],
-          fixes: [...relieve(facts, things, over, neededMl), { label: 'Load for me', action: 'load for me' }],
+          fixes: () => [
+            ...relieve(facts, things, over, neededMl),
+            { label: 'Load for me', action: 'load for me' },
+          ],
         };
       }),
 };

@@ -1,5 +1,5 @@
 import { solidVolumeMl } from '@/core/geometry/solid';
-import type { Check, Finding } from './finding';
+import type { Check, Judgement } from './finding';
 
 /** Makers measure filled with balls, rolled once or not at all; more than this apart, one of the two is wrong. */
 const TOLERANCE = 0.25;
@@ -7,8 +7,10 @@ const TOLERANCE = 0.25;
 /** Litres printed by a maker that do not suit the inside measures. */
 export const statedLitres: Check = {
   id: 'stated litres',
+  stage: 'bike',
+  judges: 'compartment',
   run({ spots }, format) {
-    return spots.flatMap(({ id, name, compartment }): Finding[] => {
+    return spots.flatMap(({ id, name, compartment }): Judgement[] => {
       const { statedMl } = compartment;
       if (statedMl === null) return [];
       const byMeasuresMl = solidVolumeMl(compartment.solid);
@@ -16,11 +18,8 @@ export const statedLitres: Check = {
       if (Math.abs(ratio - 1) <= TOLERANCE) return [];
       return [
         {
-          id: `litres:${id}`,
-          check: 'stated litres',
           severity: 'note',
-          stage: 'bike',
-          subject: { kind: 'compartment', id },
+          subject: id,
           message: `${name} has ${format.volume(statedMl)} printed, but its measures give ${format.volume(byMeasuresMl)}.`,
           reason:
             'The printed figure is used. Measure the inside again, packed round, or take the printed litres out if they were rolled differently.',
@@ -28,7 +27,6 @@ export const statedLitres: Check = {
             { label: 'printed', value: statedMl, unit: 'ml' },
             { label: 'by its measures', value: byMeasuresMl, unit: 'ml' },
           ],
-          fixes: [],
         },
       ];
     });

@@ -6,6 +6,8 @@ import type { Check } from './finding';
 /** Something that must stay dry lies in an open place, or in a shower-proof one with rain likely. */
 export const mustStayDry: Check = {
   id: 'must stay dry',
+  stage: 'load',
+  judges: 'thing',
   run: (facts) =>
     facts.compartments.flatMap(({ spot, things }) =>
       things.flatMap((thing) => {
@@ -15,25 +17,26 @@ export const mustStayDry: Check = {
           weather === 'shower-proof' &&
           thing.dry === 'must' &&
           !thing.inDrySack &&
-          facts.plan.trip.rain === 'likely';
+          facts.conditions.rain === 'likely';
         if (!open && !doubtful) return [];
         const sack: Fix = {
           label: `Put ${thing.name} in a dry sack`,
-          edit: { kind: 'put things', things: [{ ...thing, inDrySack: true }] },
+          edit: { kind: 'decide things', changes: [{ id: thing.id, patch: { inDrySack: true } }] },
         };
-        const drier = roomFor(facts, thing, (candidate) => candidate.compartment.weather === 'sealed');
+        const drier = () => roomFor(facts, thing, (candidate) => candidate.compartment.weather === 'sealed');
         return {
-          id: `stays-dry:${thing.id}`,
-          check: 'must stay dry',
-          severity: open ? ('stop' as const) : ('look' as const),
-          stage: 'load' as const,
-          subject: { kind: 'thing' as const, id: thing.id },
+          severity: open ? ('stop' as const) : ('check' as const),
+          subject: thing.id,
           message: `${thing.name} must stay dry, and ${spot.name} is ${open ? 'open to rain' : 'only shower-proof'}.`,
           reason: open
             ? 'An open place wets what is in it in the first shower or ford.'
             : 'Rain is likely on this trip, and a shower-proof bag lets water in through zips and seams in hours of it.',
-          figures: [],
-          fixes: [...drier.slice(0, 1).map((place) => moveFix(thing, place)), sack],
+          fixes: () => [
+            ...drier()
+              .slice(0, 1)
+              .map((place) => moveFix(thing, place)),
+            sack,
+          ],
         };
       }),
     ),

@@ -8,38 +8,39 @@ import type { Check } from './finding';
 /** Strapped packs that are heavy far behind the seatpost: many sway. */
 export const tailHeavy: Check = {
   id: 'tail-heavy',
+  stage: 'load',
+  judges: 'bike',
   run(facts) {
     const moment = facts.handling?.tailMomentKgM ?? 0;
     if (moment <= TAIL_NOTE_KGM) return [];
     const clampX = facts.view.seatpostClamp.x;
-    const heaviest = facts.compartments
-      .filter(({ spot }) => !spot.onBody && canSway(spot.bag) && spot.place.centre.x < clampX)
-      .flatMap(({ things }) => things)
-      .sort((a, b) => massWithContentsG(facts, b) - massWithContentsG(facts, a));
-    const fixes: Fix[] = [];
-    for (const thing of heaviest) {
-      if (fixes.length === 2) break;
-      const forward = roomFor(
-        facts,
-        thing,
-        (spot) =>
-          !spot.onBody && (!canSway(spot.bag) || spot.place.centre.x > clampX) && isUsual(thing, spot),
-      )[0];
-      if (forward) fixes.push(moveFix(thing, forward));
-    }
+    const ways = (): Fix[] => {
+      const heaviest = facts.compartments
+        .filter(({ spot }) => !spot.onBody && canSway(spot.bag) && spot.place.centre.x < clampX)
+        .flatMap(({ things }) => things)
+        .sort((a, b) => massWithContentsG(facts, b) - massWithContentsG(facts, a));
+      const fixes: Fix[] = [];
+      for (const thing of heaviest) {
+        if (fixes.length === 2) break;
+        const forward = roomFor(
+          facts,
+          thing,
+          (spot) =>
+            !spot.onBody && (!canSway(spot.bag) || spot.place.centre.x > clampX) && isUsual(thing, spot),
+        )[0];
+        if (forward) fixes.push(moveFix(thing, forward));
+      }
+      return fixes;
+    };
     return [
       {
-        id: 'tail-heavy',
-        check: 'tail-heavy',
-        severity: moment > TAIL_CHECK_KGM ? 'look' : 'note',
-        stage: 'load',
-        subject: null,
+        severity: moment > TAIL_CHECK_KGM ? 'check' : 'note',
         message: `The seat pack is heavy at the back (${moment.toFixed(2)} kg·m; many packs sway above ${TAIL_NOTE_KGM}).`,
         reason:
           'Mass times its distance behind the seatpost clamp. Heavy things go in the frame bag, or in the narrow ' +
           'nose by the seatpost. How stiffly the pack is strapped is not known here: ride round the block and see.',
         figures: [{ label: 'tail moment', value: moment, unit: 'kg·m' }],
-        fixes,
+        fixes: ways,
       },
     ];
   },

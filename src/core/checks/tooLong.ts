@@ -5,6 +5,8 @@ import type { Check } from './finding';
 /** A stiff thing longer or thicker than the inside of its compartment. */
 export const tooLong: Check = {
   id: 'too long',
+  stage: 'load',
+  judges: 'thing',
   run: (facts, format) =>
     facts.compartments.flatMap(({ spot, things }) =>
       things.flatMap((thing) => {
@@ -13,20 +15,18 @@ export const tooLong: Check = {
         if (!obstacle) return [];
         const word = obstacle.kind === 'too long' ? 'long' : 'thick';
         return {
-          id: `too-long:${thing.id}`,
-          check: 'too long',
           severity: 'stop' as const,
-          stage: 'load' as const,
-          subject: { kind: 'thing' as const, id: thing.id },
+          subject: thing.id,
           message: `${thing.name}: ${format.length(obstacle.byMm)} too ${word} for ${spot.name}.`,
           reason: `It measures ${format.length(obstacle.thingMm)} where the inside gives ${format.length(obstacle.insideMm)}.`,
           figures: [
             { label: 'thing', value: obstacle.thingMm, unit: 'mm' as const },
             { label: 'inside', value: obstacle.insideMm, unit: 'mm' as const },
           ],
-          fixes: roomFor(facts, thing)
-            .slice(0, 2)
-            .map((place) => moveFix(thing, place)),
+          fixes: () =>
+            roomFor(facts, thing)
+              .slice(0, 2)
+              .map((place) => moveFix(thing, place)),
         };
       }),
     ),

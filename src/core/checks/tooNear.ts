@@ -2,7 +2,7 @@ import type { Bag } from '@/core/bag/bag';
 import { clearanceFixes } from '@/core/advice/clearanceFixes';
 import { verdictOf, type Clearance, type ClearanceKind } from '@/core/clearance/clearance';
 import type { Formatter } from '@/core/units/format';
-import { listed, type Check, type Finding } from './finding';
+import { listed, type Check, type Judgement } from './finding';
 
 const REASONS: Record<ClearanceKind, string> = {
   'front tyre':
@@ -25,18 +25,18 @@ const REASONS: Record<ClearanceKind, string> = {
 /** A bag too near to a tyre, hand, hose, knee, heel or tube, with the measured gap. */
 export const tooNear: Check = {
   id: 'too near',
+  stage: 'bike',
+  judges: 'bag',
   run(facts, format) {
-    return facts.clearances.flatMap((clearance): Finding[] => {
+    return facts.clearances.flatMap((clearance): Judgement[] => {
       const verdict = verdictOf(clearance);
       if (verdict === 'free') return [];
       const bag = facts.plan.bags.find(({ id }) => id === clearance.bagId)!;
       return [
         {
-          id: `too-near:${clearance.id}`,
-          check: 'too near',
+          about: clearance.id,
           severity: verdict,
-          stage: 'bike',
-          subject: { kind: 'bag', id: clearance.bagId },
+          subject: clearance.bagId,
           message: sentence(clearance, bag, format),
           reason: REASONS[clearance.kind],
           figures: [
@@ -45,9 +45,9 @@ export const tooNear: Check = {
               ? []
               : [{ label: 'at rest', value: clearance.atRestMm, unit: 'mm' as const }]),
             ...clearance.taken.map(({ label, mm }) => ({ label, value: mm, unit: 'mm' as const })),
-            { label: 'should be at least', value: clearance.lookMm, unit: 'mm' },
+            { label: 'should be at least', value: clearance.checkMm, unit: 'mm' },
           ],
-          fixes: clearanceFixes(facts, clearance, format),
+          fixes: () => clearanceFixes(facts, clearance, format),
         },
       ];
     });

@@ -3,33 +3,36 @@ import type { RiderFacts } from '@/core/facts/riderFacts';
 import { carriedBy, carriersOf } from '@/core/plan/riders';
 import type { Formatter } from '@/core/units/format';
 import type { Fix } from '@/core/advice/fix';
-import type { Finding } from './finding';
+import { findingOf, type Check, type Finding } from './finding';
 
 /** Beyond a fair share by so much is felt on a day's climbing: about a full bottle. */
 const FELT_G = 750;
 
-/**
- * Who carries clearly more than was agreed. Judged over all riders at once, unlike the other checks, which see one bike.
- */
+/** Judged over all riders at once, unlike the other checks, which see one bike. */
+const CHECK: Check = { id: 'uneven shares', stage: 'load', judges: 'bike', run: () => [] };
+
+/** Who carries clearly more than was agreed. */
 export function unevenShares(riders: readonly RiderFacts[], format: Formatter): Finding[] {
   if (riders.length < 2) return [];
   return riders
     .filter(({ carriedG, fairG }) => carriedG - fairG > FELT_G)
-    .map(({ rider, name, facts, carriedG, fairG }) => ({
-      id: `uneven:${rider ?? 'own'}`,
-      check: 'uneven shares',
-      severity: 'look' as const,
-      stage: 'load' as const,
-      subject: null,
-      message: `${name} ${rider === null ? 'carry' : 'carries'} ${format.mass(carriedG)}, ${format.mass(carriedG - fairG)} beyond the agreed share.`,
-      reason:
-        'Shares are of what is carried on bike and body, without bikes, bags and what is worn. Share more things, or agree on other shares on the Trip stage.',
-      figures: [
-        { label: 'carried', value: carriedG, unit: 'g' as const },
-        { label: 'agreed', value: fairG, unit: 'g' as const },
-      ],
-      fixes: waysToEven({ rider, facts }, carriedG - fairG),
-    }));
+    .map(({ rider, name, facts, carriedG, fairG }) =>
+      findingOf(
+        CHECK,
+        {
+          severity: 'check',
+          message: `${name} ${rider === null ? 'carry' : 'carries'} ${format.mass(carriedG)}, ${format.mass(carriedG - fairG)} beyond the agreed share.`,
+          reason:
+            'Shares are of what is carried on bike and body, without bikes, bags and what is worn. Share more things, or agree on other shares on the Trip stage.',
+          figures: [
+            { label: 'carried', value: carriedG, unit: 'g' },
+            { label: 'agreed', value: fairG, unit: 'g' },
+          ],
+          fixes: () => waysToEven({ rider, facts }, carriedG - fairG),
+        },
+        rider ?? '',
+      ),
+    );
 }
 
 /** The loader where something here may go to another; else to share the heaviest thing that does not turn it round. */

@@ -7,29 +7,23 @@ import type { Fix } from '@/core/advice/fix';
 /** Things still on the floor: not packed, and not left at home on purpose. */
 export const unloaded: Check = {
   id: 'on the floor',
+  stage: 'load',
+  judges: 'trip',
   run(facts, format) {
     const { floor } = facts;
     if (floor.length === 0 || facts.spots.length === 0) return [];
     const massG = facts.totals.floorG;
     const volumeMl = floor.reduce((sum, thing) => sum + neededMl(thing), 0);
     const needed = floor.filter((thing) => thing.need === 'must');
-    const fixes: Fix[] = [];
-    if (floor.length <= 3) {
-      for (const thing of floor) fixes.push(...fixesFor(thing));
-    } else {
-      fixes.push({ label: 'Load for me', action: 'load for me' });
-    }
+    const ways = (): Fix[] =>
+      floor.length <= 3 ? floor.flatMap(fixesFor) : [{ label: 'Load for me', action: 'load for me' }];
     function fixesFor(thing: Thing): Fix[] {
       const spot = roomFor(facts, thing)[0];
       return spot ? [moveFix(thing, spot), leaveFix(thing)] : [leaveFix(thing)];
     }
     return [
       {
-        id: 'unloaded',
-        check: 'on the floor',
-        severity: needed.length > 0 ? 'stop' : 'look',
-        stage: 'load',
-        subject: floor.length === 1 ? { kind: 'thing', id: floor[0]!.id } : null,
+        severity: needed.length > 0 ? 'stop' : 'check',
         message:
           floor.length === 1
             ? `Still on the floor: ${floor[0]!.name}.`
@@ -40,7 +34,7 @@ export const unloaded: Check = {
           { label: 'mass', value: massG, unit: 'g' },
           { label: 'volume', value: volumeMl, unit: 'ml' },
         ],
-        fixes,
+        fixes: ways,
       },
     ];
   },

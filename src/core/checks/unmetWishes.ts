@@ -1,26 +1,25 @@
 import type { Wish } from '@/core/plan/plan';
 import type { Facts } from '@/core/facts/facts';
-import type { Check, Finding } from './finding';
+import type { Check, Judgement } from './finding';
 
 /** Wishes for the load that it does not keep, and those that contradict what is pinned. */
 export const unmetWishes: Check = {
   id: 'wishes',
+  stage: 'load',
+  judges: 'thing',
   run: (facts) =>
-    facts.plan.wishes.flatMap((wish, index): Finding[] => {
+    facts.plan.wishes.flatMap((wish, index): Judgement[] => {
       const trouble = troubleWith(facts, wish);
       if (!trouble) return [];
       const [subject] = 'thingIds' in wish ? wish.thingIds : [wish.thingId];
       return [
         {
-          id: `wish:${index}:${subject}`,
-          check: 'wishes',
-          severity: 'look',
-          stage: 'load',
-          subject: { kind: 'thing', id: subject! },
+          about: `${wish.kind} ${index}`,
+          severity: 'check',
+          subject: subject!,
           message: trouble,
           reason: 'You asked for it so. Load for me keeps wishes unless a pin contradicts them.',
-          figures: [],
-          fixes: [
+          fixes: () => [
             { label: 'Load for me', action: 'load for me' },
             {
               label: 'Drop this wish',

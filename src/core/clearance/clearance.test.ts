@@ -13,7 +13,7 @@ import type { Plan } from '@/core/plan/plan';
 import { freeBarWidthMm } from './bar';
 import { tightest, verdictOf, type Clearance } from './clearance';
 import { bulgeMm } from './rider';
-import { hangsFree, trialClearances } from '@/core/advice/trial';
+import { trialClearances } from '@/core/advice/trial';
 import { sagMm } from './tyres';
 
 const plan = (bags: Bag[], build: Partial<Build> = {}): Plan => {
@@ -135,15 +135,15 @@ test('a frame bag that stands over its tubes, and a bottle that it displaces, ar
 });
 
 test('the tightest is by its own bound, not by millimetres', () => {
-  const at = (gapMm: number, lookMm: number) => ({ gapMm, lookMm }) as Clearance;
+  const at = (gapMm: number, checkMm: number) => ({ gapMm, checkMm }) as Clearance;
   expect(tightest([])).toBeNull();
   expect(tightest([at(9, 15), at(0, -4)])).toEqual(at(9, 15));
-  expect(verdictOf({ gapMm: 9, lookMm: 15, stopMm: 5 })).toBe('look');
-  expect(verdictOf({ gapMm: 4, lookMm: 15, stopMm: 5 })).toBe('stop');
+  expect(verdictOf({ gapMm: 9, checkMm: 15, stopMm: 5 })).toBe('check');
+  expect(verdictOf({ gapMm: 4, checkMm: 15, stopMm: 5 })).toBe('stop');
 });
 
 test('every fix that is offered mends what it is offered for, or takes the worst off it', () => {
-  const rank = { stop: 2, look: 1, note: 0 };
+  const rank = { stop: 2, check: 1, note: 0 };
   let tried = 0;
   for (const setup of DEMO_SETUPS) {
     const start = withSetup(demoPlan(), setup);
@@ -173,6 +173,5 @@ test('a library bag tried on the bike clears just as it does when it is hung the
     expect(trial.map(({ id, gapMm }) => [id, gapMm.toFixed(6)])).toEqual(
       hung.map(({ id, gapMm }) => [id, gapMm.toFixed(6)]),
     );
-    expect(hangsFree(trial)).toBe(hung.every((clearance) => verdictOf(clearance) === 'free'));
   }
 });

@@ -50,14 +50,16 @@ export interface Clearance {
   id: string;
   kind: ClearanceKind;
   bagId: string;
+  /** The bottle's cage, where the other side is a bottle. */
+  otherBagId?: string;
   /** What the other side is, in a rider's words: "the front tyre". */
   other: string;
   /** At the worst: after sag, full travel and dropper. Negative when they meet. */
   gapMm: number;
   /** Standing still and empty, where that differs. */
   atRestMm: number | null;
-  /** Below `lookMm` a rider should look; below `stopMm` not ride. Null: never so bad. */
-  lookMm: number;
+  /** Below `checkMm` a rider should look; below `stopMm` not ride. Null: never so bad. */
+  checkMm: number;
   stopMm: number | null;
   /** The nearest points at the worst, to be drawn; null where it is a width only. */
   between: { from: Point; to: Point; view: 'side' | 'front' } | null;
@@ -66,18 +68,18 @@ export interface Clearance {
 }
 
 /** Under this a bag is too near to a tyre to be trusted; under the second it will touch (methods, section 2). */
-export const TYRE_LOOK_MM = 15;
+export const TYRE_CHECK_MM = 15;
 export const TYRE_STOP_MM = 5;
 
-/** @example verdictOf({ gapMm: 9, lookMm: 15, stopMm: 5 }) // 'look' */
+/** @example verdictOf({ gapMm: 9, checkMm: 15, stopMm: 5 }) // 'check' */
 export const verdictOf = ({
   gapMm,
-  lookMm,
+  checkMm,
   stopMm,
-}: Pick<Clearance, 'gapMm' | 'lookMm' | 'stopMm'>): 'stop' | 'look' | 'free' =>
-  stopMm !== null && gapMm < stopMm ? 'stop' : gapMm < lookMm ? 'look' : 'free';
+}: Pick<Clearance, 'gapMm' | 'checkMm' | 'stopMm'>): 'stop' | 'check' | 'free' =>
+  stopMm !== null && gapMm < stopMm ? 'stop' : gapMm < checkMm ? 'check' : 'free';
 
-const worseGap = (a: Clearance, b: Clearance): number => a.gapMm - a.lookMm - (b.gapMm - b.lookMm);
+const worseGap = (a: Clearance, b: Clearance): number => a.gapMm - a.checkMm - (b.gapMm - b.checkMm);
 
 /** The tightest of some clearances, by how far each is from its own bound; null of none. */
 export const tightest = (clearances: readonly Clearance[]): Clearance | null =>

@@ -8,9 +8,9 @@ import type { Clearance, Surroundings } from './clearance';
 /** A bag may press on a tube by this much: cloth gives, and tape measures are not finer. */
 const CLOTH_GIVES_MM = 4;
 /** Room a bottle needs to be drawn from its cage past a bag. */
-const BOTTLE_LOOK_MM = 5;
+const BOTTLE_CHECK_MM = 5;
 /** A shock and its link move: room for that. */
-const SHOCK_LOOK_MM = 8;
+const SHOCK_CHECK_MM = 8;
 
 /**
  * What hangs in the main triangle: frame bags and bottles must lie inside its tubes, and not in one another.
@@ -40,7 +40,7 @@ export function inFrameClearances({ view, build, bags }: Surroundings): Clearanc
       other: 'the tubes of the main triangle',
       gapMm,
       atRestMm: null,
-      lookMm: -CLOTH_GIVES_MM,
+      checkMm: -CLOTH_GIVES_MM,
       stopMm: -4 * CLOTH_GIVES_MM,
       between: inside.length > 2 ? { from: at, to: nearestOnOutline(at, inside), view: 'side' } : null,
       taken: [],
@@ -58,7 +58,7 @@ export function inFrameClearances({ view, build, bags }: Surroundings): Clearanc
         other: 'the place where such a bike usually has its shock',
         gapMm: gap.gapMm,
         atRestMm: null,
-        lookMm: SHOCK_LOOK_MM,
+        checkMm: SHOCK_CHECK_MM,
         // Where the shock really is, is not known: never worse than a look.
         stopMm: null,
         between: { from: gap.from, to: gap.to, view: 'side' },
@@ -74,10 +74,11 @@ export function inFrameClearances({ view, build, bags }: Surroundings): Clearanc
         id: `bottle:${bottle.id}:${bag.id}`,
         kind: 'bottle',
         bagId: bag.id,
+        otherBagId: bottle.id,
         other: bottle.name.toLowerCase(),
         gapMm: gap.gapMm,
         atRestMm: null,
-        lookMm: BOTTLE_LOOK_MM,
+        checkMm: BOTTLE_CHECK_MM,
         stopMm: 0.01,
         between: { from: gap.from, to: gap.to, view: 'side' },
         taken: [],

@@ -4,7 +4,7 @@ import { polygonCircleGap } from '@/core/geometry/distance';
 import { widthAt } from '@/core/geometry/flatPolygon';
 import { extentOf, signedAreaMm2, type Point } from '@/core/geometry/polygon';
 import { clipAlong } from '@/core/geometry/clip';
-import { TYRE_LOOK_MM, TYRE_STOP_MM, type Clearance, type HungBag, type Surroundings } from './clearance';
+import { TYRE_CHECK_MM, TYRE_STOP_MM, type Clearance, type HungBag, type Surroundings } from './clearance';
 
 /** Knees pass over the pedals: between these, ahead of the bottom bracket, a wide bag is felt. Millimetres. */
 const KNEES: [number, number] = [-40, 260];
@@ -49,7 +49,7 @@ export function kneeClearances({ rider, bags }: Surroundings): Clearance[] {
         other: 'your knees',
         gapMm: rider.kneeGapMm - widthMm - bulge,
         atRestMm: rider.kneeGapMm - widthMm,
-        lookMm: 10,
+        checkMm: 10,
         stopMm: null,
         between: {
           from: { x: (widthMm + bulge) / 2, z },
@@ -96,7 +96,7 @@ export function standOver({ view, rider, bags }: Surroundings): Clearance | null
     other: 'you, standing over the bike',
     gapMm,
     atRestMm: rider.inseamMm - (tube - view.groundZ),
-    lookMm: 20,
+    checkMm: 20,
     stopMm: null,
     between: { from: { x, z: top.z }, to: { x, z: view.groundZ + rider.inseamMm }, view: 'side' },
     taken: [{ label: 'bag on the tube', mm: Math.max(0, top.z - tube) }],
@@ -133,7 +133,7 @@ export function heelClearances({ rider, bags }: Surroundings): Clearance[] {
         other: 'your heel going round',
         gapMm: gap.gapMm,
         atRestMm: null,
-        lookMm: TYRE_LOOK_MM,
+        checkMm: TYRE_CHECK_MM,
         stopMm: TYRE_STOP_MM,
         between: { from: gap.from, to: gap.to, view: 'side' },
         taken: [],

@@ -1,7 +1,7 @@
 import type { Place } from '@/core/bag/bag';
 import { circleGap, polygonCircleGap, type Circle, type Gap } from '@/core/geometry/distance';
 import { shifted, type Point } from '@/core/geometry/polygon';
-import { TYRE_LOOK_MM, TYRE_STOP_MM, type Clearance, type HungBag, type Surroundings } from './clearance';
+import { TYRE_CHECK_MM, TYRE_STOP_MM, type Clearance, type HungBag, type Surroundings } from './clearance';
 
 /** Sag in millimetres a kilogram, by what hangs it up (methods, section 2). Others sit on something firm. */
 const SAG_MM_PER_KG: Partial<Record<Place, number>> = { 'bar roll': 4, 'bar bag': 4, 'seat pack': 6 };
@@ -83,7 +83,7 @@ export function tyreClearances(surroundings: Surroundings): Clearance[] {
         other: `the ${wheel} tyre`,
         gapMm: gap.gapMm,
         atRestMm: gapTo(hung, { x: 0, z: 0 }, rest).gapMm,
-        lookMm: TYRE_LOOK_MM,
+        checkMm: TYRE_CHECK_MM,
         stopMm: TYRE_STOP_MM,
         between: { from: gap.from, to: gap.to, view: 'side' },
         taken: [

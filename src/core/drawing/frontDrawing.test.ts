@@ -84,7 +84,7 @@ describe('gaps on the picture', () => {
     const facts = dropper();
     const [mark] = drawingOf(facts).gaps;
     const clearance = facts.clearances.find(({ kind }) => kind === 'rear tyre')!;
-    expect(mark).toMatchObject({ id: 'rear-tyre:seat', mm: clearance.gapMm, verdict: 'look' });
+    expect(mark).toMatchObject({ id: 'rear-tyre:seat', mm: clearance.gapMm, verdict: 'check' });
     expect(Math.hypot(mark!.from.x - mark!.to.x, mark!.from.z - mark!.to.z)).toBeCloseTo(
       Math.abs(clearance.gapMm),
       6,
@@ -121,12 +121,13 @@ test('a drag counts only along the bag’s place', () => {
 test('figures of gaps are never written over one another, and none that stands free is moved', () => {
   const gap = (id: string, x: number, z: number): DrawnGap => ({
     id,
+    kind: 'knees' as const,
     bagId: id,
     from: { x, z },
     to: { x, z },
     label: { x, z },
     mm: 20,
-    verdict: 'look',
+    verdict: 'check',
   });
   const given = [
     gap('a', 0, 500),

@@ -1,7 +1,7 @@
 import { filledPart } from '@/core/geometry/fill';
 import { centroid, shifted, type Point } from '@/core/geometry/polygon';
 import type { Facts } from '@/core/facts/facts';
-import { verdictOf } from '@/core/clearance/clearance';
+import { verdictOf, type ClearanceKind } from '@/core/clearance/clearance';
 import { frontTyreUp, rearTyreUp, worstStep } from '@/core/clearance/tyres';
 import type { Circle } from '@/core/geometry/distance';
 import type { Build } from '@/core/bike/bike';
@@ -63,12 +63,13 @@ export interface Drawing {
 /** A measured gap as a line with its length. */
 export interface DrawnGap {
   id: string;
+  kind: ClearanceKind;
   bagId: string;
   from: Point;
   to: Point;
   label: Point;
   mm: number;
-  verdict: 'stop' | 'look' | 'free';
+  verdict: 'stop' | 'check' | 'free';
 }
 
 /** A tyre nearer than this is drawn with its gap even where it is free. */
@@ -132,6 +133,7 @@ export function gapsOf({ clearances }: Pick<Facts, 'clearances'>, view: 'side' |
     return [
       {
         id: clearance.id,
+        kind,
         bagId: clearance.bagId,
         from,
         to,
@@ -165,9 +167,9 @@ export function labelledApart(gaps: readonly DrawnGap[]): DrawnGap[] {
 
 /** Tyres and packs at their worst, for the tyre gaps that are drawn. */
 function ghostsOf({ surroundings }: Facts, gaps: readonly DrawnGap[]): Drawing['ghosts'] {
-  const near = (wheel: string) => gaps.filter(({ id }) => id.startsWith(wheel));
+  const near = (wanted: ClearanceKind) => gaps.filter(({ kind }) => kind === wanted);
   const { build } = surroundings;
-  const [front, rear] = [near('front-tyre'), near('rear-tyre')];
+  const [front, rear] = [near('front tyre'), near('rear tyre')];
   const lowered = new Set([...front, ...rear].map(({ bagId }) => bagId));
   return {
     tyres: [

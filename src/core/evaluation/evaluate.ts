@@ -1,7 +1,15 @@
 import { CHECKS } from '@/core/checks';
 import { noLight, noRepair, nothingWarm, noWater } from '@/core/checks/missing';
 import { unevenShares } from '@/core/checks/unevenShares';
-import { SEVERITIES, STAGES, type Finding, type Stage } from '@/core/checks/finding';
+import {
+  findingOf,
+  findingsOf,
+  SEVERITIES,
+  STAGES,
+  type Finding,
+  type Judgement,
+  type Stage,
+} from '@/core/checks/finding';
 import { formatterFor, type Formatter } from '@/core/units/format';
 import { factsOf, type Facts } from '@/core/facts/facts';
 import type { Plan } from '@/core/plan/plan';
@@ -11,20 +19,20 @@ import { fellowOf, planOf, ridersOf, sharesOf } from '@/core/plan/riders';
 /** Where a stage stands: sign and word on the band. */
 export interface StageState {
   stage: Stage;
-  verdict: 'ready' | 'look' | 'stop';
+  verdict: 'ready' | 'check' | 'stop';
   /** The single fact that matters most there. */
   fact: string;
 }
 
 /** What is judged of the facts of all riders; worked out when it is first asked for. */
-interface Judgement {
+interface Judged {
   /** Worst first. */
   readonly findings: Finding[];
   readonly stages: StageState[];
 }
 
 /** The facts of the rider's own bike, and what is judged of all. */
-export interface Evaluation extends Facts, Judgement {
+export interface Evaluation extends Facts, Judged {
   /** Everyone, the rider whose plan it is first. */
   riders: RiderFacts[];
 }
@@ -38,7 +46,7 @@ export interface Evaluation extends Facts, Judgement {
 export function evaluate(plan: Plan, format: Formatter = formatterFor('metric')): Evaluation {
   const facts = factsOf(planOf(plan, null));
   const riders = ridersFacts(plan, facts);
-  let judged: Judgement | undefined;
+  let judged: Judged | undefined;
   const judge = () => (judged ??= judgementOf(facts, riders, format));
   return {
     ...facts,
@@ -52,9 +60,9 @@ export function evaluate(plan: Plan, format: Formatter = formatterFor('metric'))
   };
 }
 
-function judgementOf(facts: Facts, riders: RiderFacts[], format: Formatter): Judgement {
+function judgementOf(facts: Facts, riders: RiderFacts[], format: Formatter): Judged {
   const findings = [
-    ...CHECKS.flatMap((check) => check.run(facts, format)),
+    ...CHECKS.flatMap((check) => findingsOf(check, facts, format)),
     ...riders.slice(1).flatMap((rider) => fellowsFindings(rider, format)),
     ...unevenShares(riders, format),
   ];
@@ -85,22 +93,25 @@ const OF_THE_KIT = [nothingWarm, noWater, noLight, noRepair];
  * bike is mended in their own plan.
  */
 function fellowsFindings({ rider, name, facts }: RiderFacts, format: Formatter): Finding[] {
-  return CHECKS.filter((check) => !OF_THE_KIT.includes(check))
-    .flatMap((check) => check.run(facts, format))
-    .filter(({ stage }) => stage === 'load' || stage === 'bike')
-    .map((finding) => ({
-      ...finding,
-      id: `${rider}:${finding.id}`,
-      message: `${name}: ${finding.message}`,
-      fixes: finding.fixes.filter((fix) => !('edit' in fix) || fix.edit.kind === 'place'),
-    }));
+  return CHECKS.filter((check) => !OF_THE_KIT.includes(check)).flatMap((check) =>
+    check.run(facts, format).flatMap((judgement) => {
+      const { message, stage = check.stage, fixes } = judgement;
+      if (stage !== 'load' && stage !== 'bike') return [];
+      const told: Judgement = {
+        ...judgement,
+        message: `${name}: ${message}`,
+        fixes: () => (fixes?.() ?? []).filter((fix) => !('edit' in fix) || fix.edit.kind === 'place'),
+      };
+      return [findingOf(check, told, rider ?? '')];
+    }),
+  );
 }
 
 function stageState(stage: Stage, facts: Facts, findings: readonly Finding[], format: Formatter): StageState {
   const worst = findings.find((finding) => finding.stage === stage && finding.severity !== 'note');
   return {
     stage,
-    verdict: worst ? (worst.severity === 'stop' ? 'stop' : 'look') : 'ready',
+    verdict: worst ? (worst.severity === 'stop' ? 'stop' : 'check') : 'ready',
     fact: stageFact(stage, facts, format),
   };
 }

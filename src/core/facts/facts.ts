@@ -9,7 +9,6 @@ import type { Spot } from '@/core/packing/spots';
 import type { Fit } from '@/core/fit/fit';
 import { knownFit } from '@/core/fit/known';
 import { DEPTH } from '@/core/kit/depth';
-import { holdersOf } from '@/core/kit/nests';
 import { fillMl, leastRoomMl, split } from '@/core/fit/split';
 import { canSway } from '@/core/bag/bag';
 import {
@@ -21,7 +20,9 @@ import {
   type WheelBalance,
 } from '@/core/ride/massProperties';
 import { addErrors, massErrorG, volumeErrorMl } from '@/core/units/uncertainty';
+import { conditionsOf, type Conditions } from '@/core/trip/conditions';
 import { bikeFactsOf, type BikeFacts } from './bikeFacts';
+import { stateAt, type Moment } from './state';
 import { RIDER_DEFAULTS, type Plan } from '@/core/plan/plan';
 
 /** What one compartment holds and how it closes. */
@@ -99,6 +100,8 @@ export interface Handling {
 /** Everything computed from a plan before judgement. */
 export interface Facts {
   plan: Plan;
+  /** What the trip brings. */
+  conditions: Conditions;
   /** The bike's figures with where each comes from. */
   figures: Figures;
   view: SideView;
@@ -133,43 +136,37 @@ export interface Facts {
 export const BARE_STEERING_KGM2 = 0.15;
 
 /**
- * All masses, fits and handling figures of a plan. Pure, and linear in the number of things, so that it runs
- * again at every edit.
+ * All masses, fits and handling figures of a plan at a moment: what is the same all the way (bike, bags, their compartments
+ * and limits, conditions), and what follows from the state of things at that moment. Pure, and linear in the number of
+ * things, so that it runs again at every edit.
  */
-export function factsOf(plan: Plan): Facts {
+export function factsOf(plan: Plan, moment: Moment = 'setting out'): Facts {
   const bike = bikeFactsOf(plan);
   const { figures, view, spots } = bike;
-  const thingById = new Map(plan.things.map((thing) => [thing.id, thing]));
+  const { things, holders } = stateAt(plan, moment);
+  const thingById = new Map(things.map(({ thing }) => [thing.id, thing]));
   const contents = new Map<string, Thing[]>(spots.map((spot) => [spot.id, []]));
   const compartmentOf = new Map<string, string>();
-  const home: Thing[] = [];
-  const holders = holdersOf(plan.things);
-  const entryOf = new Map(plan.load.map((entry) => [entry.thingId, entry]));
-  const floor: Thing[] = [];
+  const lists = { home: [] as Thing[], worn: [] as Thing[], floor: [] as Thing[] };
   const elsewhere: Thing[] = [];
-  const worn: Thing[] = [];
   let floorG = 0;
-  for (const thing of plan.things) {
-    // What is packed inside another thing is wherever that is.
-    const entry = entryOf.get(holders.get(thing.id) ?? thing.id);
-    if (!entry) {
-      const outer = thingById.get(holders.get(thing.id) ?? thing.id)!;
-      if (outer.carry === 'worn') worn.push(thing);
-      else {
-        floorG += thingMassG(thing);
-        if (outer === thing) floor.push(thing);
-      }
-    } else if (entry.to === 'home') home.push(thing);
-    else {
-      const inside = contents.get(entry.to.compartmentId);
+  for (const { thing, place } of things) {
+    if (place.kind === 'compartment') {
+      const inside = contents.get(place.id);
       if (!inside) {
         elsewhere.push(thing);
         continue;
       }
       inside.push(thing);
-      compartmentOf.set(thing.id, entry.to.compartmentId);
+      compartmentOf.set(thing.id, place.id);
+    } else if (place.kind !== 'floor') lists[place.kind].push(thing);
+    else {
+      // What is packed inside a thing on the floor weighs there and is not listed by itself.
+      floorG += thingMassG(thing);
+      if (!holders.has(thing.id)) lists.floor.push(thing);
     }
   }
+  const { home, worn, floor } = lists;
 
   const compartments = spots.map((spot) => compartmentFacts(spot, contents.get(spot.id)!, holders));
   const byCompartment = new Map(compartments.map((facts) => [facts.spot.id, facts]));
@@ -204,6 +201,7 @@ export function factsOf(plan: Plan): Facts {
   };
   return {
     plan,
+    conditions: conditionsOf(plan.trip),
     figures,
     view,
     surroundings,

@@ -3,7 +3,8 @@ import { DEMO_BAGS } from '@/core/demo/bags';
 import { demoPlan } from '@/core/demo/plan';
 import { applyEdit } from '@/core/plan/apply';
 import { evaluate } from '@/core/evaluation/evaluate';
-import { FILLINGS, type Wish } from '@/core/plan/plan';
+import type { Wish } from '@/core/plan/plan';
+import { FILLINGS } from '@/core/trip/trip';
 import {
   loaded,
   partyOf,
@@ -213,7 +214,7 @@ describe('load for me', () => {
     expect(proposal.leave).toEqual([]);
     const applied = applyEdit(plan, proposal.edit);
     const findings = applied.ok ? evaluate(applied.value.plan).findings : [];
-    expect(findings.filter(({ check }) => check === 'over mass')).toMatchObject([{ severity: 'look' }]);
+    expect(findings.filter(({ check }) => check === 'body over mass')).toMatchObject([{ severity: 'check' }]);
   });
 
   test("food other than the day's snacks goes in two bags where there is room, whatever else would be a little better", () => {

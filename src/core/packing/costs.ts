@@ -1,6 +1,8 @@
 import { canSway } from '@/core/bag/bag';
 import { thingMassG, thingVolumeMl, type Thing } from '@/core/kit/thing';
-import type { Filling, Plan } from '@/core/plan/plan';
+import type { Plan } from '@/core/plan/plan';
+import { conditionsOf } from '@/core/trip/conditions';
+import type { Filling, Rain } from '@/core/trip/trip';
 import { TAIL_CHECK_KGM } from '@/core/ride/massProperties';
 import type { Spot } from './spots';
 import { usualPoints } from './usualPlaces';
@@ -96,7 +98,7 @@ export function fragilePoints(thing: Pick<Thing, 'traits' | 'call'>, { bag, comp
 }
 
 /** Dampness risk in points before weighting. What the hard rules forbid has no price here. */
-export function dryPoints(thing: Thing, spot: Spot, rain: Plan['trip']['rain']): number {
+export function dryPoints(thing: Thing, spot: Spot, rain: Rain): number {
   const { weather } = spot.compartment;
   if (weather === 'sealed' || thing.dry === 'does not care') return 0;
   const wetter = rain === 'likely' ? 2.5 : 1;
@@ -162,7 +164,7 @@ export function linearPoints(plan: Plan, thing: Thing, spot: Spot): LinearPoints
     handling: weightOf(plan, 'handling') * (drunkFromBack ? 0 : handlingPoints(thingMassG(thing), spot)),
     reach:
       weightOf(plan, 'reach') * (drunkFromBack ? 0 : reachPoints(thing, spot) + fragilePoints(thing, spot)),
-    dry: weightOf(plan, 'dry') * dryPoints(thing, spot, plan.trip.rain),
+    dry: weightOf(plan, 'dry') * dryPoints(thing, spot, conditionsOf(plan.trip).rain),
     'usual place': weightOf(plan, 'usual place') * usualPoints(thing, spot),
   };
 }

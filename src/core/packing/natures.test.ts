@@ -108,7 +108,7 @@ describe('liquid fuel and food', () => {
     const { proposal, result } = loadedBy(one);
     expect(proposal).toMatchObject({ leave: [], terms: { apart: 100 } });
     expect(result.findings).toContainEqual(
-      expect.objectContaining({ check: 'companions', severity: 'look' }),
+      expect.objectContaining({ check: 'companions', severity: 'check' }),
     );
   });
 

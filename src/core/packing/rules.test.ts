@@ -2,7 +2,7 @@ import { DEMO_BAGS } from '@/core/demo/bags';
 import { DEMO_THINGS } from '@/core/demo/kit';
 import { guessForm, type Thing } from '@/core/kit/thing';
 import { factsOf } from '@/core/facts/facts';
-import type { Filling } from '@/core/plan/plan';
+import type { Filling } from '@/core/trip/trip';
 import { loaded, sampleBag, samplePlan, sampleThing } from '../../../tests/support/samples';
 import { formatterFor } from '@/core/units/format';
 import {

@@ -3,7 +3,8 @@ import { DECISION_FIELDS, OWNED_FIELDS } from '@/core/kit/thing';
 import { fail, ok, type Result } from '@/core/result';
 import { compartmentName, type Edit, type Move, type SimpleEdit } from './edit';
 import { LIMITS } from './limits';
-import { brokenReferences, tripSchema, type LoadEntry, type Plan } from './plan';
+import { tripSchema } from '@/core/trip/trip';
+import { brokenReferences, type LoadEntry, type Plan } from './plan';
 import { allCompartments } from './riders';
 
 /** A plan after an edit, and the edit that takes it back exactly. */

@@ -4,7 +4,8 @@ import { bikeSchema } from '@/core/bike/bike';
 import { decisionsSchema, ownedThingSchema, thingSchema } from '@/core/kit/thing';
 import { idSchema } from '@/core/units/measures';
 import { LIMITS } from './limits';
-import { fellowSchema, riderSchema, tripSchema, wishSchema, type Plan } from './plan';
+import { tripSchema } from '@/core/trip/trip';
+import { fellowSchema, riderSchema, wishSchema, type Plan } from './plan';
 
 const positions = z
   .array(z.int().min(0))

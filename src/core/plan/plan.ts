@@ -1,34 +1,10 @@
 import { z } from 'zod';
 import { bagSchema } from '@/core/bag/bag';
 import { bikeSchema } from '@/core/bike/bike';
-import { SURFACES } from '@/core/bike/tyrePressure';
 import { thingSchema } from '@/core/kit/thing';
-import { idSchema, measure, nameSchema, temperatureC } from '@/core/units/measures';
+import { tripSchema } from '@/core/trip/trip';
+import { idSchema, measure, nameSchema } from '@/core/units/measures';
 import { LIMITS } from './limits';
-
-export const SLEEPING = ['tent', 'bivvy', 'tarp', 'hammock', 'hut', 'hotel'] as const;
-export const RAIN = ['unlikely', 'likely'] as const;
-/** Schools of filling bags; each sets the loader's weights. */
-export const FILLINGS = ['by when it is wanted', 'by system', 'by weight alone'] as const;
-export type Filling = (typeof FILLINGS)[number];
-
-export const tripSchema = z
-  .object({
-    name: nameSchema,
-    startDate: z.union([z.iso.date('Write the date as year-month-day, like 2027-04-16.'), z.null()]),
-    nights: z.int('A whole number of nights.').min(0, 'At least 0 nights.').max(30, 'At most 30 nights.'),
-    sleeping: z.enum(SLEEPING),
-    nightMinimumC: temperatureC.describe('Expected coldest night'),
-    dayMaximumC: temperatureC.describe('Expected warmest day'),
-    rain: z.enum(RAIN),
-    filling: z.enum(FILLINGS),
-    surface: z.enum(SURFACES).default('gravel').describe('What most of the way is like; sets tyre pressures'),
-  })
-  .refine((trip) => trip.nightMinimumC <= trip.dayMaximumC, {
-    message: 'The coldest night is warmer than the warmest day. Check the two temperatures.',
-    path: ['nightMinimumC'],
-  });
-export type Trip = z.infer<typeof tripSchema>;
 
 export const riderSchema = z.object({
   massG: measure('g', 25_000, 200_000).describe(

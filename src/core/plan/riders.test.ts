@@ -137,7 +137,7 @@ test('findings for their bags come with their name, and only with what mends the
   const seat = plan.fellows[0]!.bags.find(({ place }) => place === 'seat pack')!.compartments[0]!.id;
   const stuffed = loaded(plan, Object.fromEntries(things.slice(0, 30).map(({ id }) => [id, seat])));
   const theirs = evaluate(stuffed).findings.filter(({ message }) => message.startsWith('Robin: '));
-  expect(theirs.some(({ check }) => check === 'over mass')).toBe(true);
+  expect(theirs.some(({ check }) => check === 'bag over mass')).toBe(true);
   for (const { fixes } of theirs)
     for (const fix of fixes) if ('edit' in fix) expect(fix.edit.kind).toBe('place');
 });

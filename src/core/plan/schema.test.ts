@@ -5,7 +5,8 @@ import { solidVolumeMl } from '@/core/geometry/solid';
 import { thingSchema } from '@/core/kit/thing';
 import { applyEdit } from './apply';
 import { compartmentName, editLabel, editSchema, type Edit } from './edit';
-import { brokenReferences, emptyPlan, planSchema, tripSchema } from './plan';
+import { tripSchema } from '@/core/trip/trip';
+import { brokenReferences, emptyPlan, planSchema } from './plan';
 import { sampleBag, samplePlan, sampleThing } from '../../../tests/support/samples';
 
 const messageOf = (result: { success: boolean; error?: { issues: { message: string }[] } }): string =>

@@ -99,7 +99,7 @@ function Fits({ clearances, format }: { clearances: readonly Clearance[]; format
   const worst = trouble.find((clearance) => verdictOf(clearance) === 'stop') ?? trouble[0]!;
   return (
     <>
-      <Verdict kind={verdictOf(worst) === 'stop' ? 'stop' : 'look'} />{' '}
+      <Verdict kind={verdictOf(worst) === 'stop' ? 'stop' : 'check'} />{' '}
       {trouble.map(({ other, gapMm }) => `${format.length(gapMm)} to ${other}`).join('; ')}
     </>
   );

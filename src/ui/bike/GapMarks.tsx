@@ -1,7 +1,7 @@
 import type { DrawnGap } from '@/core/drawing/sideDrawing';
 import styles from './BikeDrawing.module.css';
 
-const SIGNS = { stop: '✕ ', look: '△ ', free: '' } as const;
+const SIGNS = { stop: '✕ ', check: '△ ', free: '' } as const;
 
 /** Measured gaps as lines between the two nearest points; sign and figure say what colour says. */
 export function GapMarks({ gaps, length }: { gaps: readonly DrawnGap[]; length: (mm: number) => string }) {

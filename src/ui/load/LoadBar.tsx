@@ -5,7 +5,7 @@ import { lazy, Suspense, useState } from 'react';
 import { TERMS } from '@/core/packing/costs';
 import type { LoadProposal } from '@/core/load';
 import { compartmentName } from '@/core/plan/edit';
-import { FILLINGS } from '@/core/plan/plan';
+import { FILLINGS } from '@/core/trip/trip';
 import { compartmentsOf } from '@/core/plan/where';
 import { Choice } from '@/ui/shared/Choice';
 import { Working } from '@/ui/shared/States';

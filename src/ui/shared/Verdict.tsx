@@ -1,10 +1,10 @@
 import styles from './Verdict.module.css';
 
-export type VerdictKind = 'ready' | 'look' | 'stop' | 'note';
+export type VerdictKind = 'ready' | 'check' | 'stop' | 'note';
 
 const SIGNS: Record<VerdictKind, { sign: string; word: string }> = {
   ready: { sign: '✓', word: 'ready' },
-  look: { sign: '△', word: 'look' },
+  check: { sign: '△', word: 'check' },
   stop: { sign: '✕', word: 'stop' },
   note: { sign: '·', word: 'note' },
 };

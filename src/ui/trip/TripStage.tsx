@@ -2,7 +2,8 @@
 
 import { NumberInput, TextInput } from '@mantine/core';
 import dynamic from 'next/dynamic';
-import { FILLINGS, RAIN, riderSchema, SLEEPING, type Trip } from '@/core/plan/plan';
+import { riderSchema } from '@/core/plan/plan';
+import { FILLINGS, RAIN, SLEEPING, type Trip } from '@/core/trip/trip';
 import { SURFACES } from '@/core/bike/tyrePressure';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import { Choice } from '@/ui/shared/Choice';

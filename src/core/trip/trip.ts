@@ -1,0 +1,30 @@
+import { z } from 'zod';
+import { SURFACES } from '@/core/bike/tyrePressure';
+import { nameSchema, temperatureC } from '@/core/units/measures';
+
+export const SLEEPING = ['tent', 'bivvy', 'tarp', 'hammock', 'hut', 'hotel'] as const;
+export type Sleeping = (typeof SLEEPING)[number];
+export const RAIN = ['unlikely', 'likely'] as const;
+export type Rain = (typeof RAIN)[number];
+/** Schools of filling bags; each sets the loader's weights. */
+export const FILLINGS = ['by when it is wanted', 'by system', 'by weight alone'] as const;
+export type Filling = (typeof FILLINGS)[number];
+
+export const tripSchema = z
+  .object({
+    name: nameSchema,
+    startDate: z.union([z.iso.date('Write the date as year-month-day, like 2027-04-16.'), z.null()]),
+    nights: z.int('A whole number of nights.').min(0, 'At least 0 nights.').max(30, 'At most 30 nights.'),
+    sleeping: z.enum(SLEEPING),
+    nightMinimumC: temperatureC.describe('Expected coldest night'),
+    dayMaximumC: temperatureC.describe('Expected warmest day'),
+    rain: z.enum(RAIN),
+    filling: z.enum(FILLINGS),
+    surface: z.enum(SURFACES).default('gravel').describe('What most of the way is like; sets tyre pressures'),
+  })
+  .refine((trip) => trip.nightMinimumC <= trip.dayMaximumC, {
+    message: 'The coldest night is warmer than the warmest day. Check the two temperatures.',
+    path: ['nightMinimumC'],
+  });
+/** What the rider says of a trip as a whole. */
+export type Trip = z.infer<typeof tripSchema>;
