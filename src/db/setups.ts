@@ -1,4 +1,4 @@
-import type { Setup } from '@/core/evaluation/compare';
+import type { Setup } from '@/core/commands/putOnTrip';
 import { readSetupBags, readSetupBikes, saveBags, saveBike } from './garage';
 import type { Client } from './pool';
 

@@ -5,7 +5,7 @@ import { SYSTEMS, CALLS, DRYNESS, NEEDS, guessForm, FORM_KINDS } from '@/core/ki
 import { DEFAULT_GEOMETRY, newBike } from '@/core/bike/bike';
 import { DEFAULT_SOLIDS, PLACE_DEFAULTS, type Place, type Side } from '@/core/bag/bag';
 import { emptyPlan, withFreshIds, type Plan } from '@/core/plan/plan';
-import { carriedBy } from '@/core/plan/riders';
+import { carriedBy } from '@/core/commands/fellows';
 
 /** Small plans for tests, and random realistic ones for benches. Everything not named is middling. */
 export function sampleThing(id: string, change: Partial<Thing> = {}): Thing {

@@ -94,6 +94,9 @@ export const compartmentSchema = z.object({
 });
 export type Compartment = z.infer<typeof compartmentSchema>;
 
+/** How far a bag may be moved along its place, either way. */
+export const MOST_ALONG_MM = 600;
+
 export const bagSchema = z.object({
   id: idSchema,
   name: nameSchema,
@@ -102,7 +105,7 @@ export const bagSchema = z.object({
   massG: massG.describe('Own mass, empty, in grams'),
   massSource,
   limitG: limitG.describe('Greatest load by the maker of bag and mount, in grams; null when not known'),
-  alongMm: measure('mm', -600, 600)
+  alongMm: measure('mm', -MOST_ALONG_MM, MOST_ALONG_MM)
     .default(0)
     .describe('How far it is moved along its place from where such a bag usually hangs'),
   standOffMm: measure('mm', 0, 150)

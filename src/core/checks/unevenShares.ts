@@ -1,6 +1,7 @@
 import { massWithContentsG } from '@/core/advice/fixes';
 import type { RiderFacts } from '@/core/facts/riderFacts';
-import { carriedBy, carriersOf } from '@/core/plan/riders';
+import { handTo } from '@/core/commands/fellows';
+import { carriersOf } from '@/core/plan/riders';
 import type { Formatter } from '@/core/units/format';
 import type { Fix } from '@/core/advice/fix';
 import { findingOf, type Check, type Finding } from './finding';
@@ -49,7 +50,5 @@ function waysToEven({ rider, facts }: Pick<RiderFacts, 'rider' | 'facts'>, exces
   const [heaviest] = here.filter(({ massG }) => massG <= excessG).sort((a, b) => b.massG - a.massG);
   if (!heaviest) return [];
   const { id, name } = heaviest.thing;
-  return [
-    { label: `Share ${name}`, edit: { kind: 'set wishes', wishes: carriedBy(plan.wishes, id, 'any') } },
-  ];
+  return [{ label: `Share ${name}`, edit: handTo(plan, [id], 'any') }];
 }

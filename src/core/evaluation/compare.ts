@@ -1,18 +1,10 @@
-import type { Bag, Place } from '@/core/bag/bag';
+import type { Place } from '@/core/bag/bag';
 import { PLACES } from '@/core/bag/bag';
-import type { Bike } from '@/core/bike/bike';
+import type { Setup } from '@/core/commands/putOnTrip';
 import type { Finding } from '@/core/checks/finding';
 import type { Formatter } from '@/core/units/format';
 import { evaluate } from './evaluate';
 import type { Plan } from '@/core/plan/plan';
-
-/** A bike and the bags that hang on it, owned once and kept under a name. */
-export interface Setup {
-  id: string;
-  name: string;
-  bike: Bike;
-  bags: Bag[];
-}
 
 /** One set-up's figures, on the trip at hand with nothing loaded. */
 export interface SetupFacts {

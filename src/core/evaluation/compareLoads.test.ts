@@ -1,7 +1,8 @@
 import { demoPlan } from '@/core/demo/plan';
 import { loaded } from '../../../tests/support/samples';
 import { formatterFor } from '@/core/units/format';
-import { compareLoads, standing } from './compareLoads';
+import { standing } from '@/core/commands/takeLoad';
+import { compareLoads } from './compareLoads';
 
 const metric = formatterFor('metric');
 const plan = demoPlan();

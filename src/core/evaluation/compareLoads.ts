@@ -3,12 +3,11 @@ import { headlines } from '@/core/explain/headline';
 import type { Finding } from '@/core/checks/finding';
 import { evaluate } from './evaluate';
 import type { LoadEntry, Plan } from '@/core/plan/plan';
-import { allCompartments } from '@/core/plan/riders';
+import { standing } from '@/core/commands/takeLoad';
 import { whereIn } from '@/core/plan/where';
 import type { Formatter } from '@/core/units/format';
 import { TERMS, type Term } from '@/core/packing/costs';
-import { compileInstance } from '@/core/load';
-import { judged, termsOf } from '@/core/load';
+import { compileInstance, judged, termsOf } from '@/core/load';
 
 /** Two loads of one plan side by side: the first as it was kept, the second as it is. */
 export interface LoadComparison {
@@ -66,13 +65,4 @@ export function compareLoads(
     onlyFirst: ownFindings(a.findings, b.findings),
     onlySecond: ownFindings(b.findings, a.findings),
   };
-}
-
-/** The entries of a kept load whose thing and compartment are still there. */
-export function standing(plan: Plan, load: readonly LoadEntry[]): LoadEntry[] {
-  const things = new Set(plan.things.filter(({ carry }) => carry === 'bike').map(({ id }) => id));
-  const compartments = allCompartments(plan);
-  return load.filter(
-    ({ thingId, to }) => things.has(thingId) && (to === 'home' || compartments.has(to.compartmentId)),
-  );
 }

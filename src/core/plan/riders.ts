@@ -1,6 +1,5 @@
 import { holdersOf } from '@/core/kit/nests';
-import type { Edit } from './edit';
-import type { Fellow, Plan, Wish } from './plan';
+import type { Fellow, Plan } from './plan';
 
 /** Whose bike: null is the rider whose plan it is, else the id of a fellow rider. */
 export type RiderId = string | null;
@@ -23,15 +22,6 @@ export function carriersOf(plan: Plan): Map<string, RiderId | 'any'> {
     if (wish.kind === 'theirs' && fellowOf(plan, wish.fellowId)) said.set(wish.thingId, wish.fellowId);
   }
   return new Map(plan.things.map(({ id }) => [id, said.get(holders.get(id) ?? id) ?? null]));
-}
-
-/** The wishes after saying who carries a thing: a rider, or `any` of them. */
-export function carriedBy(wishes: readonly Wish[], thingId: string, by: RiderId | 'any'): Wish[] {
-  const others = wishes.filter(
-    (wish) => !((wish.kind === 'shared' || wish.kind === 'theirs') && wish.thingId === thingId),
-  );
-  if (by === null) return others;
-  return [...others, by === 'any' ? { kind: 'shared', thingId } : { kind: 'theirs', thingId, fellowId: by }];
 }
 
 /**
@@ -77,55 +67,3 @@ export const allBags = ({ bags, fellows }: Pick<Plan, 'bags' | 'fellows'>): Plan
 /** Ids of all compartments of all riders. */
 export const allCompartments = (plan: Pick<Plan, 'bags' | 'fellows'>): Set<string> =>
   new Set(allBags(plan).flatMap((bag) => bag.compartments.map(({ id }) => id)));
-
-/**
- * Takes a fellow rider along, with bike and bags, and with the kit and the load of their own plan where that is known:
- * their things are theirs until they are shared.
- *
- * @param theirs their plan, with ids that this plan does not know; their own fellows stay behind
- */
-export function joinEdit(
-  plan: Plan,
-  { id, name, share }: Pick<Fellow, 'id' | 'name' | 'share'>,
-  theirs: Plan,
-): Edit {
-  const { rider, bike, bags, things, load } = theirs;
-  const own = new Set(bags.flatMap((bag) => bag.compartments.map((compartment) => compartment.id)));
-  return {
-    kind: 'several',
-    label: `${name} rides along`,
-    edits: [
-      { kind: 'set fellows', fellows: [...plan.fellows, { id, name, share, rider, bike, bags }] },
-      { kind: 'put things', things },
-      {
-        kind: 'set wishes',
-        wishes: [
-          ...plan.wishes,
-          ...things.map((thing): Wish => ({ kind: 'theirs', thingId: thing.id, fellowId: id })),
-        ],
-      },
-      { kind: 'place', moves: load.filter(({ to }) => to === 'home' || own.has(to.compartmentId)) },
-    ],
-  };
-}
-
-/** Takes a fellow off the trip. What was theirs goes with them; what is shared comes back to the floor. */
-export function leaveEdit(plan: Plan, fellowId: string): Edit {
-  const theirs = plan.wishes.flatMap((wish) =>
-    wish.kind === 'theirs' && wish.fellowId === fellowId ? [wish.thingId] : [],
-  );
-  const known = theirs.filter((id) => plan.things.some((thing) => thing.id === id));
-  const fellow = fellowOf(plan, fellowId);
-  return {
-    kind: 'several',
-    label: `${fellow?.name ?? 'Fellow rider'} stays at home`,
-    edits: [
-      { kind: 'set fellows', fellows: plan.fellows.filter(({ id }) => id !== fellowId) },
-      { kind: 'remove things', ids: known },
-      {
-        kind: 'set wishes',
-        wishes: plan.wishes.filter((wish) => !(wish.kind === 'theirs' && wish.fellowId === fellowId)),
-      },
-    ],
-  };
-}

@@ -29,7 +29,7 @@ import styles from './Fields.module.css';
 export function BagEditor({ bag }: { bag: Bag }) {
   const { store } = usePlan();
   const { chooseBag } = useSelection();
-  const set = (patch: Partial<Bag>) => store.edit({ kind: 'put bags', bags: [{ ...bag, ...patch }] });
+  const set = (patch: Partial<Bag>) => store.edit({ kind: 'change bags', changes: [{ id: bag.id, patch }] });
   const setCompartment = (id: string, patch: Partial<Compartment>) =>
     set({
       compartments: bag.compartments.map((compartment) =>

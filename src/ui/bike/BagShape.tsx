@@ -1,3 +1,4 @@
+import { MOST_ALONG_MM } from '@/core/bag/bag';
 import type { KeyboardEvent, PointerEvent } from 'react';
 import type { DrawnBag } from '@/core/drawing/sideDrawing';
 import { path } from './paper';
@@ -55,8 +56,8 @@ export function BagShape({ bag, texture, selected, covered = false, onSelect, sl
         tabIndex: 0,
         'aria-label': `${bag.name}, along its place`,
         'aria-valuenow': slide.alongMm,
-        'aria-valuemin': -600,
-        'aria-valuemax': 600,
+        'aria-valuemin': -MOST_ALONG_MM,
+        'aria-valuemax': MOST_ALONG_MM,
         'aria-valuetext': `${slide.alongMm} mm`,
         onKeyDown: keys,
         onPointerDown: slide.onBegin,

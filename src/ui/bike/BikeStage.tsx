@@ -7,6 +7,7 @@ import { newBike } from '@/core/bike/bike';
 import { DEFAULT_FRAME_BAG, frameBagCut } from '@/core/bag/frameBag';
 import { applyEdit } from '@/core/plan/apply';
 import { factsOf } from '@/core/facts/facts';
+import { slideBag } from '@/core/commands/slideBag';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import { Empty } from '@/ui/shared/States';
 import { useSelection } from '@/ui/shared/SelectionProvider';
@@ -36,23 +37,16 @@ export function BikeStage() {
   const { bike, bags } = plan;
   const toggle = (id: string) => chooseBag(id === bagId ? null : id);
 
-  const slideEdit = (id: string, alongMm: number) => ({
-    kind: 'put bags' as const,
-    bags: bags.filter((bag) => bag.id === id).map((bag) => ({ ...bag, alongMm })),
-  });
   const slide = (id: string, alongMm: number, done: boolean) => {
-    const within = Math.max(-600, Math.min(600, alongMm));
-    const { alongMm: before } = bags.find((bag) => bag.id === id)!;
-    if (!done) return setSliding({ bagId: id, alongMm: within });
+    if (!done) return setSliding({ bagId: id, alongMm });
     setSliding(null);
-    if (within !== before) store.edit(slideEdit(id, within));
+    store.edit(slideBag(id, alongMm));
   };
   // While a bag is being drawn along, outline and gaps follow; the plan changes when it is let go.
   const facts = useMemo(() => {
     if (!sliding) return evaluation;
-    const trial = applyEdit(plan, slideEdit(sliding.bagId, sliding.alongMm));
+    const trial = applyEdit(plan, slideBag(sliding.bagId, sliding.alongMm));
     return trial.ok ? factsOf(trial.value.plan) : evaluation;
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- slideEdit is made anew each time from `plan`
   }, [evaluation, plan, sliding]);
 
   const cutting = tab === 'frame-bag';

@@ -1,8 +1,9 @@
 'use client';
 
 import { Button, SegmentedControl } from '@mantine/core';
-import { bagAtPlace, type Bag } from '@/core/bag/bag';
+import type { Bag } from '@/core/bag/bag';
 import type { FrameBagCut, FrameBagWish } from '@/core/bag/frameBag';
+import { fitFrameBag } from '@/core/commands/fitFrameBag';
 import { TRIANGLE_SIDES } from '@/core/bike/mainTriangle';
 import { measure } from '@/core/units/measures';
 import type { Result } from '@/core/result';
@@ -30,26 +31,10 @@ export function FrameBagPanel(props: {
   );
   const hung = flat[0];
 
-  const put = (onto: Bag | undefined) => {
+  const put = (onto: Bag | null) => {
     if (!cut.ok) return;
-    const base = onto ?? bagAtPlace('frame bag', draft.plan.bags, () => crypto.randomUUID());
-    const [main, ...others] = base.compartments;
-    const { solid } = cut.value;
-    const bag: Bag = {
-      ...base,
-      name: onto ? base.name : wish.half ? 'Half frame bag' : 'Full frame bag',
-      alongMm: 0,
-      compartments: [
-        { ...main!, solid, statedMl: null },
-        // Pockets are as long and deep as the bag they are sewn in.
-        ...others.map((pocket) =>
-          pocket.solid.kind === 'polygon'
-            ? { ...pocket, solid: { ...pocket.solid, corners: solid.corners }, statedMl: null }
-            : pocket,
-        ),
-      ],
-    };
-    if (store.edit({ kind: 'put bags', bags: [bag] })) chooseBag(bag.id);
+    const { edit, bagId } = fitFrameBag(draft.plan, cut.value, wish, onto, () => crypto.randomUUID());
+    if (store.edit(edit)) chooseBag(bagId);
   };
 
   return (
@@ -120,12 +105,7 @@ export function FrameBagPanel(props: {
             Cut {hung.name} to this
           </Button>
         )}
-        <Button
-          size="xs"
-          variant={hung ? 'default' : 'filled'}
-          disabled={!cut.ok}
-          onClick={() => put(undefined)}
-        >
+        <Button size="xs" variant={hung ? 'default' : 'filled'} disabled={!cut.ok} onClick={() => put(null)}>
           Hang it as a new bag
         </Button>
       </div>

@@ -1,7 +1,8 @@
 'use client';
 
 import { useMemo } from 'react';
-import { placesOf, setupFacts, withSetup, type Setup, type SetupFacts } from '@/core/evaluation/compare';
+import type { Setup } from '@/core/commands/putOnTrip';
+import { placesOf, setupFacts, withSetup, type SetupFacts } from '@/core/evaluation/compare';
 import { factsOf } from '@/core/facts/facts';
 import type { Plan } from '@/core/plan/plan';
 import { usePlan } from '@/ui/plan/PlanProvider';

@@ -3,7 +3,8 @@
 import { Button } from '@mantine/core';
 import { useCallback, useEffect, useState } from 'react';
 import { withFreshIds, emptyPlan } from '@/core/plan/plan';
-import { withSetup, type Setup } from '@/core/evaluation/compare';
+import { putOnTrip, type Setup } from '@/core/commands/putOnTrip';
+import { withSetup } from '@/core/evaluation/compare';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import { Failed } from '@/ui/shared/States';
 import { needsName, TextField } from '@/ui/shared/TextField';
@@ -33,19 +34,7 @@ export function SetupsPanel() {
   useEffect(() => void load(), [load]);
   const doing = (work: Promise<unknown>) => void work.then(load, (error: Error) => setFailed(error.message));
 
-  const use = (setup: Setup) =>
-    store.edit({
-      kind: 'several',
-      label: `Set-up: ${setup.name}`.slice(0, 200),
-      edits: [
-        { kind: 'set bike', bike: setup.bike },
-        {
-          kind: 'remove bags',
-          ids: plan.bags.map(({ id }) => id).filter((id) => !setup.bags.some((bag) => bag.id === id)),
-        },
-        { kind: 'put bags', bags: setup.bags },
-      ],
-    });
+  const use = (setup: Setup) => store.edit(putOnTrip(plan, setup));
   const copy = (setup: Setup) => {
     const fresh = withFreshIds(withSetup(emptyPlan('Copy'), setup), () => crypto.randomUUID());
     const bike = { ...fresh.bike!, name: `${setup.bike.name}, copy`.slice(0, 120) };

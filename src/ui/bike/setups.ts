@@ -1,4 +1,4 @@
-import type { Setup } from '@/core/evaluation/compare';
+import type { Setup } from '@/core/commands/putOnTrip';
 
 async function answered(response: Response): Promise<unknown> {
   const body = (await response.json().catch(() => ({}))) as { error?: string };

@@ -1,7 +1,8 @@
 'use client';
 
 import { Button } from '@mantine/core';
-import { compareLoads, standing } from '@/core/evaluation/compareLoads';
+import { takeLoad } from '@/core/commands/takeLoad';
+import { compareLoads } from '@/core/evaluation/compareLoads';
 import type { LoadEntry } from '@/core/plan/plan';
 import { useBoard } from './useBoard';
 import styles from './LoadComparison.module.css';
@@ -22,19 +23,8 @@ export default function LoadComparison({ kept, onClose, onForget }: Props) {
     plan.load,
     format,
   );
-  /** Everything back to where it was kept, as one step. */
   const take = () => {
-    const entries = new Map(standing(plan, kept.load).map((entry) => [entry.thingId, entry]));
-    const moves = plan.things
-      .filter(({ carry, inside }) => carry === 'bike' && inside === null)
-      .map(({ id }) => {
-        const entry = entries.get(id);
-        return entry
-          ? { thingId: id, to: entry.to, pinned: entry.pinned }
-          : { thingId: id, to: 'floor' as const };
-      });
-    if (store.edit({ kind: 'several', label: 'Take the kept load', edits: [{ kind: 'place', moves }] }))
-      onClose();
+    if (store.edit(takeLoad(plan, kept.load))) onClose();
   };
   return (
     <section className={styles.comparison} aria-label="Two loads compared">

@@ -80,7 +80,9 @@ function Chosen({ board, thing }: { board: BoardActions; thing: Thing }) {
             <Button
               size="xs"
               variant="default"
-              onClick={() => store.edit({ kind: 'put things', things: [{ ...thing, inside: null }] })}
+              onClick={() =>
+                store.edit({ kind: 'decide things', changes: [{ id: thing.id, patch: { inside: null } }] })
+              }
             >
               Take it out
             </Button>

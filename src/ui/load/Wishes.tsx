@@ -5,7 +5,8 @@ import { useState } from 'react';
 import type { Thing } from '@/core/kit/thing';
 import { compartmentName } from '@/core/plan/edit';
 import type { Wish } from '@/core/plan/plan';
-import { carriedBy, carriersOf } from '@/core/plan/riders';
+import { handTo } from '@/core/commands/fellows';
+import { carriersOf } from '@/core/plan/riders';
 import type { BoardActions } from './useBoard';
 import styles from './Wishes.module.css';
 
@@ -71,7 +72,7 @@ export function Wishes({ board, thing }: { board: BoardActions; thing: Thing }) 
                 size="xs"
                 label="Carried by"
                 value={by ?? ''}
-                onChange={(event) => set(carriedBy(plan.wishes, thing.id, event.currentTarget.value || null))}
+                onChange={(event) => store.edit(handTo(plan, [thing.id], event.currentTarget.value || null))}
               >
                 <option value="">you</option>
                 {plan.fellows.map(({ id, name }) => (
@@ -85,10 +86,12 @@ export function Wishes({ board, thing }: { board: BoardActions; thing: Thing }) 
                 size="compact-xs"
                 variant="default"
                 onClick={() =>
-                  set(
-                    plan.things
-                      .filter(({ system }) => system === thing.system)
-                      .reduce((wishes, { id }) => carriedBy(wishes, id, by), plan.wishes),
+                  store.edit(
+                    handTo(
+                      plan,
+                      plan.things.filter(({ system }) => system === thing.system).map(({ id }) => id),
+                      by,
+                    ),
                   )
                 }
               >

@@ -3,10 +3,12 @@
 import { Button, FileButton, NativeSelect } from '@mantine/core';
 import { useEffect, useState } from 'react';
 import { parsePlanFile } from '@/core/formats/planFile';
-import { withSetup, type Setup } from '@/core/evaluation/compare';
+import type { Setup } from '@/core/commands/putOnTrip';
+import { withSetup } from '@/core/evaluation/compare';
 import { LIMITS } from '@/core/plan/limits';
 import { emptyPlan, withFreshIds, type Fellow, type Plan } from '@/core/plan/plan';
-import { joinEdit, leaveEdit, sharesOf } from '@/core/plan/riders';
+import { joinEdit, leaveEdit } from '@/core/commands/fellows';
+import { sharesOf } from '@/core/plan/riders';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import { fetchSetups } from '@/ui/bike/setups';
 import { needsName, TextField } from '@/ui/shared/TextField';

@@ -135,7 +135,7 @@ function candidatesFor(plan: Plan): Candidate[] {
   for (const thing of largest(
     carried.filter(({ system, form }) => system === 'clothes' && form.kind === 'soft'),
   )) {
-    const edit: Edit = { kind: 'put things', things: [{ ...thing, carry: 'worn' }] };
+    const edit: Edit = { kind: 'decide things', changes: [{ id: thing.id, patch: { carry: 'worn' } }] };
     add(
       { kind: 'worn', words: `Wear ${thing.name} at the start`, freesMl: neededMl(thing), edit },
       edited(edit),

@@ -1,13 +1,14 @@
 import { demoPlan } from '@/core/demo/plan';
 import { parsePlanFile, planFileText } from '@/core/formats/planFile';
 import { runLoader } from '@/core/load';
-import { applyEdit } from './apply';
+import { applyEdit } from '@/core/plan/apply';
 import { evaluate } from '@/core/evaluation/evaluate';
-import type { Edit } from './edit';
-import { brokenReferences, withFreshIds, type Plan } from './plan';
-import { carriedBy, carriersOf, joinEdit, leaveEdit, planOf, sharesOf } from './riders';
+import type { Edit } from '@/core/plan/edit';
+import { brokenReferences, withFreshIds, type Plan } from '@/core/plan/plan';
+import { carriedBy, joinEdit, leaveEdit } from '@/core/commands/fellows';
+import { carriersOf, planOf, sharesOf } from '@/core/plan/riders';
 import { loaded, partyOf, sampleBag, samplePlan, sampleThing } from '../../../tests/support/samples';
-import { whereIn } from './where';
+import { whereIn } from '@/core/plan/where';
 
 function after(plan: Plan, edit: Edit): Plan {
   const applied = applyEdit(plan, edit);
