@@ -19,3 +19,10 @@ test('an item is its row and back', () => {
   expect(table.row(item)).toEqual({ id: 'a', mass_g: 5, traits: ['wet'] });
   expect(table.item({ ...table.row(item), other: 1 })).toEqual(item);
 });
+
+test('columns of one kind beside those of another: a prefix, and days as they are written', () => {
+  const rider = tableOf<{ bornOn: string }>({ bornOn: 'date' }, 'rider_');
+  expect(rider.select('trip')).toBe("to_char(trip.rider_born_on, 'YYYY-MM-DD') as rider_born_on");
+  expect(rider.recordset).toBe('rider_born_on date');
+  expect(rider.item(rider.row({ bornOn: '2027-04-16' }))).toEqual({ bornOn: '2027-04-16' });
+});

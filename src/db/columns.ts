@@ -1,5 +1,5 @@
 /** How a field stands in a row: what the column holds, as it is written into a recordset and read back. */
-export type SqlType = 'text' | 'integer' | 'double precision' | 'boolean' | 'jsonb' | 'text[]';
+export type SqlType = 'text' | 'integer' | 'double precision' | 'boolean' | 'jsonb' | 'date' | 'text[]';
 
 /**
  * The columns of one kind of item, listed once. Everything that names them is derived: what is selected, inserted and updated,
@@ -24,18 +24,26 @@ export interface Table<Item extends object> {
   item(row: Record<string, unknown>): Item;
 }
 
-/** @param types by field the type of its column: every field of the item, or it does not compile */
-export function tableOf<Item extends object>(types: {
-  readonly [Field in keyof Required<Item> & string]: SqlType;
-}): Table<Item> {
+/**
+ * @param types by field the type of its column: every field of the item, or it does not compile
+ * @param prefix of the columns' names, where the table holds other items too
+ */
+export function tableOf<Item extends object>(
+  types: { readonly [Field in keyof Required<Item> & string]: SqlType },
+  prefix = '',
+): Table<Item> {
   const all = (Object.entries(types) as [keyof Item & string, SqlType][]).map(([field, type]) => ({
     field,
     type,
-    column: field.replace(/[A-Z]/g, (letter) => `_${letter.toLowerCase()}`),
+    column: prefix + field.replace(/[A-Z]/g, (letter) => `_${letter.toLowerCase()}`),
   }));
   const listed = (write: (column: (typeof all)[number]) => string, of = all) => of.map(write).join(', ');
   return {
-    select: (table) => listed(({ column }) => `${table}.${column}`),
+    select: (table) =>
+      listed(({ column, type }) =>
+        // A day of the calendar, not a moment of some time zone.
+        type === 'date' ? `to_char(${table}.${column}, 'YYYY-MM-DD') as ${column}` : `${table}.${column}`,
+      ),
     columns: listed(({ column }) => column),
     values: listed(({ column, type }) =>
       type === 'text[]' ? `array(select jsonb_array_elements_text(${column}))` : column,

@@ -1,6 +1,6 @@
 import { decisionsOf, ownedOf, type Decisions, type OwnedThing, type Thing } from '@/core/kit/thing';
 import { parsePlanValue, planFileValue } from '@/core/formats/planFile';
-import { fellowSchema, PLAN_VERSION, type LoadEntry, type Plan } from '@/core/plan/plan';
+import { fellowSchema, PLAN_VERSION, type LoadEntry, type Plan, type Rider } from '@/core/plan/plan';
 import type { Trip } from '@/core/trip/trip';
 import { allCompartments } from '@/core/plan/riders';
 import { tableOf } from './columns';
@@ -12,20 +12,28 @@ import type { Client } from './pool';
  * it with what was read and touches only what differs.
  */
 
-interface TripRow {
-  name: string;
-  start_date: string | null;
-  nights: number;
-  sleeping: Trip['sleeping'];
-  night_minimum_c: number;
-  day_maximum_c: number;
-  rain: Trip['rain'];
-  filling: Trip['filling'];
-  surface: Trip['surface'];
-  rider_mass_g: number;
-  rider_knee_gap_mm: number | null;
-  rider_inseam_mm: number | null;
-  rider_shoe_mm: number | null;
+/** A trip's row: the trip, its rider, and what follows here. */
+const TRIP = tableOf<Trip>({
+  name: 'text',
+  startDate: 'date',
+  nights: 'integer',
+  sleeping: 'text',
+  nightMinimumC: 'double precision',
+  dayMaximumC: 'double precision',
+  rain: 'text',
+  filling: 'text',
+  surface: 'text',
+});
+const RIDER = tableOf<Rider>(
+  {
+    massG: 'double precision',
+    kneeGapMm: 'double precision',
+    inseamMm: 'double precision',
+    shoeMm: 'double precision',
+  },
+  'rider_',
+);
+interface TripRow extends Record<string, unknown> {
   wishes: Plan['wishes'];
   fellows: unknown[];
   bike_id: string | null;
@@ -77,9 +85,7 @@ export async function readPlan(
 ): Promise<StoredPlan | null> {
   const key = [accountId, tripId];
   const trips = await client.query<TripRow>(
-    `select name, to_char(start_date, 'YYYY-MM-DD') as start_date, nights, sleeping, night_minimum_c,
-            day_maximum_c, rain, filling, surface, rider_mass_g, rider_knee_gap_mm, rider_inseam_mm, rider_shoe_mm,
-            wishes, fellows, bike_id, revision, departed
+    `select ${TRIP.select('trip')}, ${RIDER.select('trip')}, wishes, fellows, bike_id, revision, departed
        from trip where account_id = $1 and id = $2 ${lock ? 'for update' : ''}`,
     key,
   );
@@ -112,23 +118,8 @@ export async function readPlan(
     plan: {
       format: 'gorvin-plan',
       version: PLAN_VERSION,
-      trip: {
-        name: trip.name,
-        startDate: trip.start_date,
-        nights: trip.nights,
-        sleeping: trip.sleeping,
-        nightMinimumC: trip.night_minimum_c,
-        dayMaximumC: trip.day_maximum_c,
-        rain: trip.rain,
-        filling: trip.filling,
-        surface: trip.surface,
-      },
-      rider: {
-        massG: trip.rider_mass_g,
-        kneeGapMm: trip.rider_knee_gap_mm,
-        inseamMm: trip.rider_inseam_mm,
-        shoeMm: trip.rider_shoe_mm,
-      },
+      trip: TRIP.item(trip),
+      rider: RIDER.item(trip),
       bike,
       bags,
       things: things.rows.map((row): Thing => ({ ...THING.item(row), ...DECISIONS.item(row) })),
@@ -170,13 +161,7 @@ export async function insertPlan(
   plan: Plan,
 ): Promise<void> {
   await saveBike(client, accountId, plan.bike);
-  await client.query(
-    `insert into trip (account_id, id, name, start_date, nights, sleeping, night_minimum_c, day_maximum_c, rain,
-                       filling, surface, rider_mass_g, rider_knee_gap_mm, rider_inseam_mm, rider_shoe_mm, wishes,
-                       fellows, bike_id)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18)`,
-    [accountId, tripId, ...tripValues(plan)],
-  );
+  await client.query(INSERT_TRIP, tripValues(accountId, tripId, plan));
   await saveParts(client, accountId, tripId, null, plan);
 }
 
@@ -195,35 +180,33 @@ export async function updatePlan(
 ): Promise<number> {
   if (differs(before.bike, after.bike)) await saveBike(client, accountId, after.bike);
   const { rows } = await client.query<{ revision: number }>(
-    `update trip set name = $3, start_date = $4, nights = $5, sleeping = $6, night_minimum_c = $7,
-            day_maximum_c = $8, rain = $9, filling = $10, surface = $11, rider_mass_g = $12, rider_knee_gap_mm = $13,
-            rider_inseam_mm = $14, rider_shoe_mm = $15, wishes = $16, fellows = $17, bike_id = $18,
-            revision = revision + 1, updated_at = now()
-      where account_id = $1 and id = $2 returning revision`,
-    [accountId, tripId, ...tripValues(after)],
+    `${INSERT_TRIP}
+     on conflict (account_id, id) do update set ${TRIP.updates}, ${RIDER.updates}, wishes = excluded.wishes,
+       fellows = excluded.fellows, bike_id = excluded.bike_id, revision = trip.revision + 1, updated_at = now()
+     returning revision`,
+    tripValues(accountId, tripId, after),
   );
   await saveParts(client, accountId, tripId, before, after);
   await touchSharers(client, accountId, tripId, before, after);
   return rows[0]!.revision;
 }
 
-const tripValues = ({ trip, rider, bike, wishes, fellows }: Plan): unknown[] => [
-  trip.name,
-  trip.startDate,
-  trip.nights,
-  trip.sleeping,
-  trip.nightMinimumC,
-  trip.dayMaximumC,
-  trip.rain,
-  trip.filling,
-  trip.surface,
-  rider.massG,
-  rider.kneeGapMm,
-  rider.inseamMm,
-  rider.shoeMm,
+const INSERT_TRIP = `
+  insert into trip (account_id, id, wishes, fellows, bike_id, ${TRIP.columns}, ${RIDER.columns})
+  select $1, $2, $3, $4, $5, ${TRIP.values}, ${RIDER.values}
+    from jsonb_to_recordset($6::jsonb) as recordset(${TRIP.recordset}, ${RIDER.recordset})`;
+
+const tripValues = (
+  accountId: string,
+  tripId: string,
+  { trip, rider, bike, wishes, fellows }: Plan,
+): unknown[] => [
+  accountId,
+  tripId,
   JSON.stringify(wishes),
   JSON.stringify(fellows),
   bike?.id ?? null,
+  JSON.stringify([{ ...TRIP.row(trip), ...RIDER.row(rider) }]),
 ];
 
 /** Bags, things, which of them the trip uses, and where they are. `before` null writes all. */
