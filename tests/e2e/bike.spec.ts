@@ -22,7 +22,7 @@ test.describe('with no bike yet', () => {
   }) => {
     await rider.open('bike');
     await page.getByRole('button', { name: 'Enter my bike' }).click();
-    await expect(page.getByText('defaults of a middling bike')).toBeVisible();
+    await expect(page.getByText('defaults of an average bike')).toBeVisible();
     const take = page.getByRole('button', { name: 'Take these measures' });
     await fill(page, 'Along the top tube, inside', '515');
     await fill(page, 'Along the head tube, inside', '6.5 cm');
@@ -35,7 +35,7 @@ test.describe('with no bike yet', () => {
     await diagonal.fill('531');
     await diagonal.press('Enter');
     await take.click();
-    await expect(page.getByText(/≈ 57\d mm, by your tape/)).toBeVisible();
+    await expect(page.getByText(/≈ 57\d mm, from your tape/)).toBeVisible();
     await fill(page, 'Saddle rails straight down to the rear tyre', '14 in');
     await expect(page.getByText(/Bottom bracket below the rear axle/)).toBeVisible();
     await saved(page);
@@ -116,7 +116,7 @@ test('the library tries each bag on this bike before it is added; the front view
   await table.getByRole('button', { name: 'Swap in Bar roll, large' }).click();
   await expect(findings(page).filter({ hasText: 'Bar roll, large is 60 mm too long' })).toBeVisible();
   await page.getByText('Front', { exact: true }).click();
-  await expect(page.getByRole('group', { name: 'Steel hardtail from ahead, to scale' })).toBeVisible();
+  await expect(page.getByRole('group', { name: 'Steel hardtail from the front, to scale' })).toBeVisible();
   await expect(page.getByText('free for hands 520 mm')).toBeVisible();
 });
 
@@ -218,8 +218,8 @@ test('set-ups: kept, compared, used with one undo, copied and forgotten; another
 }) => {
   await rider.open('bike');
   await tab(page, 'Set-ups');
-  await expect(page.getByText('None kept yet.')).toBeVisible();
-  await fill(page, "Keep this trip's bike and bags as", 'All bags');
+  await expect(page.getByText('None saved yet.')).toBeVisible();
+  await fill(page, "Save this trip's bike and bags as", 'All bags');
   const table = page.getByRole('table', { name: 'Kept set-ups' });
   await expect(table.getByRole('row', { name: /All bags/ })).toContainText('11');
   await table.getByRole('button', { name: 'Copy All bags' }).click();

@@ -134,7 +134,7 @@ test('gas beside food is told before it is put there and after, mended in one pr
 
   await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: /Kit/ }).click();
   const fuel = page
-    .getByRole('group', { name: 'It spoils its neighbours, or wants care' })
+    .getByRole('group', { name: 'Needs care when packed' })
     .getByRole('checkbox', { name: 'sealed gas' });
   // The pot was in hand: until its fields are there, the rows below it still move.
   await expect(fuel).not.toBeChecked();

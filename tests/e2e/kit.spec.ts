@@ -11,8 +11,8 @@ test('CSV in and out: columns matched, faults named, good rows taken, and formul
   rider,
 }) => {
   await rider.open('kit');
-  await page.getByRole('button', { name: 'Bring in a CSV' }).click();
-  const dialog = page.getByRole('dialog', { name: 'Bring in a kit list' });
+  await page.getByRole('button', { name: 'Import CSV' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Import a kit list' });
   const choose = async (file: ReturnType<typeof csv>) => {
     const [chooser] = await Promise.all([
       page.waitForEvent('filechooser'),
@@ -65,7 +65,7 @@ test.describe('from nothing', () => {
   }) => {
     await rider.open('load');
     await expect(page.getByText('There are no bags to load')).toBeVisible();
-    await page.getByRole('link', { name: 'Hang bags on the bike' }).click();
+    await page.getByRole('link', { name: 'Add bags to the bike' }).click();
     await page.getByRole('button', { name: 'Enter my bike' }).click();
     await page.getByRole('tab', { name: 'Bags' }).click();
     await page.getByRole('button', { name: 'Add a bag' }).click();

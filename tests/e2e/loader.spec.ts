@@ -31,7 +31,7 @@ test('the best so far can be taken; the load before is compared, and undone in o
   await rider.open('load');
   await leaveHome(page, 'Paperback');
   await page.getByRole('button', { name: 'Load for me' }).first().click();
-  await page.getByRole('button', { name: 'Take the best so far' }).click();
+  await page.getByRole('button', { name: 'Use the best so far' }).click();
   await loaded(page);
   await page.getByRole('button', { name: 'Keep to compare' }).click();
 

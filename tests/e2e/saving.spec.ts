@@ -18,7 +18,7 @@ test('two tabs: the stale one is told, reloads its view, and loses nothing that 
   await expect(notice).toContainText('Trip: night minimum');
   await expect(notice).toContainText('1 change');
   await name.fill('Plateau, typed meanwhile');
-  await notice.getByRole('button', { name: 'Load it and put mine on top' }).click();
+  await notice.getByRole('button', { name: 'Load it and reapply mine' }).click();
   await expect(notice).toHaveCount(0);
   await saved(page);
   await expect(name).toHaveValue('Plateau, typed meanwhile');

@@ -100,7 +100,7 @@ test('the kit is sorted, narrowed, changed, split and cut down', async ({ page, 
   await page.getByRole('button', { name: 'Remove Tyre levers' }).click();
   await expect(page.getByRole('button', { name: 'Tyre levers', exact: true })).toHaveCount(0);
   await page.getByRole('textbox', { name: 'Show only things named' }).fill('nothing like it');
-  await expect(page.getByText('No thing by that name in that system.')).toBeVisible();
+  await expect(page.getByText('Nothing with that name in that system.')).toBeVisible();
   await saved(page);
 });
 
@@ -166,7 +166,7 @@ test('the search palette finds stages, bags and commands by a few letters', asyn
   await expect(page.getByRole('region', { name: 'Inside Seat pack' })).toBeVisible();
   await page.keyboard.press('Control+k');
   await find.fill('no such thing at all');
-  await expect(page.getByText('Nothing by that name on this trip')).toBeVisible();
+  await expect(page.getByText('Nothing with that name on this trip')).toBeVisible();
   await page.keyboard.press('Escape');
   await expect(find).toBeHidden();
   await page.keyboard.press('Control+k');

@@ -11,7 +11,7 @@ import {
 import { sideView, type SideView } from './sideView';
 import { figuresFromTape } from './tape';
 
-/** How a figure came about. `worked out` follows from the others; `default` is a middling bike's. */
+/** How a figure came about. `worked out` follows from the others; `default` is an average bike's. */
 export type FigureSource = 'given' | 'by tape' | 'worked out' | 'default';
 
 /** Something wrong with the figures, at one of them. */

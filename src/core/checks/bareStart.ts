@@ -20,7 +20,7 @@ export const bareStart: Check = {
           'bike',
           'bike',
           'There is no bike yet.',
-          'A middling hardtail stands in for it, so balance is only a guess.',
+          'An average hardtail stands in for it, so balance is only a guess.',
         ),
       );
     }
@@ -40,7 +40,7 @@ export const bareStart: Check = {
           'kit',
           'kit',
           'The kit is empty.',
-          'Lay out what you would take on the Kit stage, or bring in a list as CSV.',
+          'Lay out what you would take on the Kit stage, or import a list as CSV.',
         ),
       );
     }

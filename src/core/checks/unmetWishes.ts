@@ -50,5 +50,5 @@ function troubleWith({ thingById, compartmentOf, byCompartment }: Facts, wish: W
       : `${nameOf(a)} and ${nameOf(b)} belong together, and lie in ${at.name} and ${other.name}.`;
   const sides = new Set([at.bag.side, other.bag.side]);
   const paired = at.bag.place === other.bag.place && sides.has('left') && sides.has('right');
-  return paired ? null : `${nameOf(a)} and ${nameOf(b)} are a pair, and do not lie a side each.`;
+  return paired ? null : `${nameOf(a)} and ${nameOf(b)} are a pair, and are not one on each side.`;
 }

@@ -109,7 +109,7 @@ export interface Facts {
   surroundings: Surroundings;
   clearances: Clearance[];
   bottles: BottleRoom[];
-  /** True when the bike's own figures are missing and a middling bike stands in. */
+  /** True when the bike's own figures are missing and an average bike stands in. */
   assumedBike: boolean;
   spots: Spot[];
   compartments: CompartmentFacts[];

@@ -88,7 +88,7 @@ describe('the running sums of a load', () => {
 });
 
 describe('load for me', () => {
-  test('the demo: all fits but the folding chair, which is the cheapest to leave', () => {
+  test('the demo: all fits but the folding chair, which is the one to leave', () => {
     const plan = demoPlan();
     const proposal = runLoader(plan);
     expect(proposal.leave.map((thing) => thing.name)).toEqual(['Folding chair']);

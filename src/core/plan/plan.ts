@@ -25,7 +25,7 @@ export const riderSchema = z.object({
 });
 export type Rider = z.infer<typeof riderSchema>;
 
-/** Stand in for a rider's measures that are not known: of a middling rider with middling pedals. */
+/** Stand in for a rider's measures that are not known: of an average rider with average pedals. */
 export const RIDER_DEFAULTS = { kneeGapMm: 125, inseamMm: 800, shoeMm: 290 } as const;
 
 /** Where one thing is: in a compartment (perhaps pinned there), or left at home. Without an entry: on the floor. */

@@ -55,7 +55,7 @@ export function BagEditor({ bag }: { bag: Bag }) {
           onCommit={(value) => value !== null && set({ massG: value })}
         />
         <Choice
-          label="Mass known by"
+          label="Mass is from"
           value={bag.massSource}
           options={MASS_SOURCES}
           onChoose={(massSource) => set({ massSource })}

@@ -96,7 +96,7 @@ export const BikeDrawing = memo(function BikeDrawing(props: Props) {
       className={styles.drawing}
       viewBox={viewBox(drawing.frame)}
       role="group"
-      aria-label={`${facts.plan.bike?.name ?? 'A middling bike'} from its right side, to scale`}
+      aria-label={`${facts.plan.bike?.name ?? 'An average bike'} from its right side, to scale`}
     >
       <Hatch id={texture} spacing={16} />
       {drawing.bags.filter((drawn) => drawn.far).map(bag)}

@@ -16,7 +16,7 @@ import styles from './Fields.module.css';
 const KEYS = Object.keys(bikeGeometrySchema.shape) as FigureKey[];
 const WORDS: Record<FigureSource, string> = {
   given: '',
-  'by tape': 'by your tape',
+  'by tape': 'from your tape',
   'worked out': 'worked out from the rest',
   default: 'a default',
 };
@@ -52,7 +52,7 @@ export function BikeFields({ bike }: { bike: Bike }) {
           onCommit={(value) => value !== null && set({ massG: value })}
         />
         <Choice
-          label="Mass known by"
+          label="Mass is from"
           value={bike.massSource}
           options={MASS_SOURCES}
           onChoose={(massSource) => set({ massSource })}
@@ -71,7 +71,7 @@ export function BikeFields({ bike }: { bike: Bike }) {
       <p className="quiet">
         Leave empty what you do not know.{' '}
         {unknown > 0
-          ? `${unknown} figures are defaults of a middling bike; the drawing marks them ≈.`
+          ? `${unknown} figures are defaults of an average bike; the drawing marks them ≈.`
           : 'No figure is a default.'}
       </p>
       <div className={styles.fields}>

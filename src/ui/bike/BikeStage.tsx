@@ -114,12 +114,12 @@ export function BikeStage() {
                 Enter my bike
               </Button>
               <Button variant="default" onClick={() => setTab('set-ups')}>
-                Take one I have kept
+                Use one I have saved
               </Button>
             </>
           }
         >
-          The drawing shows a middling bike. Enter your own from its maker&apos;s table or with a tape; every
+          The drawing shows an average bike. Enter your own from its maker&apos;s table or with a tape; every
           figure you do not know has a default that says so.
         </Empty>
       )}

@@ -45,7 +45,7 @@ export function FillTable({ facts, format }: { facts: Facts; format: Formatter }
         </thead>
         <tbody>
           <tr>
-            <th scope="row">All that rolls</th>
+            <th scope="row">Everything together</th>
             <td>{format.mass(bare.frontG + bare.rearG)}</td>
             {columns.map(({ centre }, k) => (
               <td key={FILLS[k]![0]}>{format.mass(centre.massG)}</td>

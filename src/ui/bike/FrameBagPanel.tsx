@@ -106,7 +106,7 @@ export function FrameBagPanel(props: {
           </Button>
         )}
         <Button size="xs" variant={hung ? 'default' : 'filled'} disabled={!cut.ok} onClick={() => put(null)}>
-          Hang it as a new bag
+          Add it as a new bag
         </Button>
       </div>
       {flat.map((bag) => (

@@ -17,7 +17,7 @@ interface Props {
   onSelect?: (bagId: string) => void;
 }
 
-/** The bike from ahead, to scale: widths, hands, knees, and left against right. */
+/** The bike from the front, to scale: widths, hands, knees, and left against right. */
 export const FrontDrawing = memo(function FrontDrawing({ facts, selected, onSelect }: Props) {
   const { format } = usePlanContext();
   const drawing = useMemo(() => frontDrawingOf(facts), [facts]);
@@ -38,7 +38,7 @@ export const FrontDrawing = memo(function FrontDrawing({ facts, selected, onSele
       className={styles.drawing}
       viewBox={viewBox(frame)}
       role="group"
-      aria-label={`${facts.plan.bike?.name ?? 'A middling bike'} from ahead, to scale`}
+      aria-label={`${facts.plan.bike?.name ?? 'An average bike'} from the front, to scale`}
     >
       <Hatch id={texture} spacing={16} />
       <line

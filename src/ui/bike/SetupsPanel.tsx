@@ -55,7 +55,7 @@ export function SetupsPanel() {
         onRetry={() => void load()}
       >{`${failed} Your trip is as it was.`}</Failed>
     );
-  if (!setups) return <p role="status">Fetching your set-ups …</p>;
+  if (!setups) return <p role="status">Loading your set-ups …</p>;
   const other = setups.find(({ id }) => id === compared);
   return (
     <section aria-label="Set-ups">
@@ -67,7 +67,7 @@ export function SetupsPanel() {
       {plan.bike && (
         <div className={styles.keep}>
           <TextField
-            label="Keep this trip's bike and bags as"
+            label="Save this trip's bike and bags as"
             value=""
             placeholder={plan.bike.name}
             maxLength={120}
@@ -76,11 +76,11 @@ export function SetupsPanel() {
               doing(keepSetup({ id: crypto.randomUUID(), name, bike: plan.bike!, bags: plan.bags }))
             }
           />
-          <span className="quiet">Enter keeps it</span>
+          <span className="quiet">Press Enter to save</span>
         </div>
       )}
       {setups.length === 0 ? (
-        <p className="quiet">None kept yet.</p>
+        <p className="quiet">None saved yet.</p>
       ) : (
         <table className={styles.table} aria-label="Kept set-ups">
           <thead>

@@ -77,7 +77,7 @@ export function TyrePanel({ bike }: { bike: Bike }) {
       </table>
       <div className={styles.fields}>
         <Choice
-          label="Most of the way is"
+          label="Most of the route is"
           value={draft.plan.trip.surface}
           options={SURFACES}
           onChoose={(surface) => store.edit({ kind: 'set trip', patch: { surface } })}

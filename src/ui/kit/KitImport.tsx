@@ -104,7 +104,7 @@ export function KitImport({ onClose }: { onClose: () => void }) {
   };
 
   return (
-    <Modal opened onClose={onClose} size="xl" title="Bring in a kit list">
+    <Modal opened onClose={onClose} size="xl" title="Import a kit list">
       <div className={styles.pick}>
         <FileButton onChange={open} accept=".csv,.tsv,.txt,text/csv,text/plain">
           {(props) => (

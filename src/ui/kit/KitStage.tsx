@@ -48,7 +48,7 @@ export function KitStage() {
         </span>
         <span className={styles.space} />
         <Button variant="default" onClick={() => setImporting(true)}>
-          Bring in a CSV
+          Import CSV
         </Button>
         {things.length > 0 && (
           <Button variant="default" component="a" href={`/api/trips/${store.tripId}/kit`}>
@@ -85,9 +85,9 @@ export function KitStage() {
       {things.length === 0 ? (
         <Empty
           title="The kit is empty"
-          actions={<Button onClick={() => setImporting(true)}>Bring in a CSV</Button>}
+          actions={<Button onClick={() => setImporting(true)}>Import CSV</Button>}
         >
-          Write a thing above and press Enter, or bring in a list you have. Estimates will do: what matters is
+          Type a thing above and press Enter, or import a list you have. Estimates will do: what matters is
           asked for later.
         </Empty>
       ) : (

@@ -146,7 +146,7 @@ export function KitTable({ things }: { things: Thing[] }) {
           })}
         </tbody>
       </table>
-      {things.length === 0 && <p className="quiet">No thing by that name in that system.</p>}
+      {things.length === 0 && <p className="quiet">Nothing with that name in that system.</p>}
     </div>
   );
 }

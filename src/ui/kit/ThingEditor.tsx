@@ -67,19 +67,19 @@ export function ThingEditor({ thing }: { thing: Thing }) {
         }
       />
       <Choice
-        label="Mass known by"
+        label="Mass is from"
         value={thing.massSource}
         options={MASS_SOURCES}
         onChoose={(massSource) => set({ massSource })}
       />
       <QuantityField
-        label={form.kind === 'soft' ? 'Volume pressed hard' : 'Volume of one'}
+        label={form.kind === 'soft' ? 'Volume fully compressed' : 'Volume of one'}
         dimension="volume"
         value={thing.volumeMl}
         onCommit={(value) => value !== null && set({ volumeMl: value })}
       />
       <Choice
-        label="Volume known by"
+        label="Volume is from"
         value={thing.volumeSource}
         options={VOLUME_SOURCES}
         onChoose={(volumeSource) => set({ volumeSource })}
@@ -166,7 +166,7 @@ export function ThingEditor({ thing }: { thing: Thing }) {
         <Ticks options={PROVISIONS} chosen={thing.provides} onChoose={(provides) => set({ provides })} />
       </fieldset>
       <fieldset className={styles.checks}>
-        <legend>It spoils its neighbours, or wants care</legend>
+        <legend>Needs care when packed</legend>
         <Ticks
           options={TRAITS}
           chosen={thing.traits}

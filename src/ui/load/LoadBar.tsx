@@ -30,7 +30,7 @@ export function LoadBar() {
           <Working label={workingWords(state)} done={state.progress?.done ?? 0} onCancel={cancel} />
           {state.progress && (
             <Button size="compact-sm" onClick={take}>
-              Take the best so far
+              Use the best so far
             </Button>
           )}
         </div>

@@ -18,7 +18,7 @@ export function LoadStage() {
       {missing === 'bike' ? (
         <Empty
           title="There are no bags to load"
-          actions={<Link href={`/trips/${store.tripId}/bike`}>Hang bags on the bike</Link>}
+          actions={<Link href={`/trips/${store.tripId}/bike`}>Add bags to the bike</Link>}
         >
           Add the bags you own, with their litres and where they hang.
         </Empty>
@@ -27,7 +27,7 @@ export function LoadStage() {
           title="The floor is bare"
           actions={<Link href={`/trips/${store.tripId}/kit`}>Lay out the kit</Link>}
         >
-          Add what you would take, or bring in a list as CSV. Estimates will do to begin with.
+          Add what you would take, or import a list as CSV. Estimates will do to begin with.
         </Empty>
       )}
     </div>

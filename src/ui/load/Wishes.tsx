@@ -116,7 +116,7 @@ export function Wishes({ board, thing }: { board: BoardActions; thing: Thing }) 
             ))}
           </NativeSelect>
           {partner('Together with', 'together')}
-          {partner('A side each with', 'a side each')}
+          {partner('One on each side with', 'a side each')}
         </div>
       )}
     </details>
@@ -128,5 +128,5 @@ function wishWords({ draft, evaluation }: BoardActions, wish: Wish, thing: Thing
     return wish.kind === 'never' ? `Never in ${compartmentName(draft.plan, wish.compartmentId)}` : '';
   const other = wish.thingIds.find((id) => id !== thing.id) ?? '';
   const name = evaluation.thingById.get(other)?.name ?? 'a thing that is gone';
-  return wish.kind === 'together' ? `Together with ${name}` : `A side each with ${name}`;
+  return wish.kind === 'together' ? `Together with ${name}` : `One on each side with ${name}`;
 }

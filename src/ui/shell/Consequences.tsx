@@ -55,7 +55,7 @@ const Findings = memo(function Findings({ findings }: { findings: readonly Findi
         Findings <span className="quiet">{findings.length || ''}</span>
       </h3>
       {findings.length === 0 ? (
-        <p className="quiet">Nothing to look at. Pack it, then ride round the block.</p>
+        <p className="quiet">Nothing to check. Pack it, then ride round the block.</p>
       ) : (
         <ul className={styles.findings} aria-live="polite">
           {findings.map((finding) => (

@@ -19,7 +19,7 @@ const KEYS: [string, [string, string][]][] = [
       ['Shift A … Z', 'open the bag of that letter'],
       ['Delete', 'put it back on the floor'],
       ['-', 'leave it at home'],
-      ['!', 'pin it where it is, or let it go'],
+      ['!', 'pin or unpin it'],
       ['.', 'load for me'],
       ['Esc', 'stop the loader, or choose nothing'],
     ],

@@ -56,7 +56,7 @@ export function Palette({ onClose, onKeys }: { onClose: () => void; onKeys: () =
         action('units', units === 'metric' ? 'Show imperial units' : 'Show metric units', () =>
           setUnits(units === 'metric' ? 'imperial' : 'metric'),
         ),
-        action('keys', 'Show the keys', onKeys),
+        action('keys', 'Show keyboard shortcuts', onKeys),
         action('trips', 'All trips', () => router.push('/')),
       ],
     },
@@ -106,7 +106,7 @@ export function Palette({ onClose, onKeys }: { onClose: () => void; onKeys: () =
       shortcut={null}
       // Gone at once: while it fades, what is pressed next for the thing in hand would go into its field.
       transitionProps={{ duration: 0 }}
-      nothingFound="Nothing by that name on this trip"
+      nothingFound="Nothing with that name on this trip"
       searchProps={{ placeholder: 'A thing, bag, stage or command', 'aria-label': 'Find' }}
       onSpotlightClose={onClose}
     />

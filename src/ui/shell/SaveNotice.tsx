@@ -66,7 +66,7 @@ export function SaveNotice() {
             saved yet.
           </span>
           <Button size="compact-sm" loading={busy} onClick={() => void during(() => store.reload(true))}>
-            Load it and put mine on top
+            Load it and reapply mine
           </Button>
           <Button
             size="compact-sm"
@@ -74,7 +74,7 @@ export function SaveNotice() {
             disabled={busy}
             onClick={() => void during(() => store.reload(false))}
           >
-            Load it and drop mine
+            Load it and discard mine
           </Button>
         </div>
       )}

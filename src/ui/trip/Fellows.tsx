@@ -62,7 +62,7 @@ export function Fellows() {
               <th scope="col">Rider</th>
               <th scope="col">Bike</th>
               <th scope="col">Bags hold</th>
-              <th scope="col">Carries, against your 1</th>
+              <th scope="col">Share of the load (yours is 1)</th>
               <th scope="col">Of the load</th>
               <th scope="col">
                 <span className="visually-hidden">What to do</span>
@@ -81,7 +81,7 @@ export function Fellows() {
                     onCommit={(next) => change({ ...fellow, name: next })}
                   />
                 </td>
-                <td>{fellow.bike?.name ?? 'a middling bike'}</td>
+                <td>{fellow.bike?.name ?? 'an average bike'}</td>
                 <td>
                   {format.volume(evaluation.riders[k + 1]!.facts.totals.capacityMl)} in {fellow.bags.length}{' '}
                   bags

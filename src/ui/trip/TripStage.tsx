@@ -56,7 +56,7 @@ export function TripStage() {
         />
         <Choice label="Rain" value={trip.rain} options={RAIN} onChoose={(rain) => set({ rain })} />
         <Choice
-          label="Most of the way is"
+          label="Most of the route is"
           value={trip.surface}
           options={SURFACES}
           onChoose={(surface) => set({ surface })}
@@ -87,7 +87,7 @@ export function TripStage() {
         />
         <Choice
           label="Bags are filled"
-          description="What the loader weighs most"
+          description="What matters most to the loader"
           value={trip.filling}
           options={FILLINGS}
           onChoose={(filling) => set({ filling })}

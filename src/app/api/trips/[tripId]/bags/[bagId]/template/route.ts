@@ -46,7 +46,7 @@ export const GET = handler<{ tripId: string; bagId: string }>(
         return answer(await pdfOf(pages, template.title), 'application/pdf', '-template.pdf');
       }
       case 'sheet': {
-        const page = measuringSheet(template, stored.plan.bike?.name ?? 'A middling bike', wish.data.paper);
+        const page = measuringSheet(template, stored.plan.bike?.name ?? 'An average bike', wish.data.paper);
         return answer(await pdfOf([page], template.title), 'application/pdf', '-measures.pdf');
       }
     }
