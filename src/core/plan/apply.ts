@@ -1,7 +1,8 @@
 import { bagSchema } from '@/core/bag/bag';
+import { bikeSchema, type Bike } from '@/core/bike/bike';
 import { DECISION_FIELDS, OWNED_FIELDS } from '@/core/kit/thing';
 import { fail, ok, type Result } from '@/core/result';
-import { compartmentName, type Edit, type Move, type SimpleEdit } from './edit';
+import { compartmentName, type BikePatch, type Edit, type Move, type SimpleEdit } from './edit';
 import { LIMITS } from './limits';
 import { tripSchema } from '@/core/trip/trip';
 import { brokenReferences, type LoadEntry, type Plan } from './plan';
@@ -80,7 +81,20 @@ function applySimple(plan: Plan, edit: SimpleEdit): SimpleResult {
         inverse: [{ kind: 'set rider', patch: pick(plan.rider, keysOf(edit.patch)) }],
       });
     case 'set bike':
+      if (plan.bike && edit.bike?.id === plan.bike.id)
+        return applyAll(plan, changingBike(plan.bike, edit.bike));
       return ok({ plan: { ...plan, bike: edit.bike }, inverse: [{ kind: 'set bike', bike: plan.bike }] });
+    case 'change bike': {
+      const { bike } = plan;
+      if (bike?.id !== edit.id) return fail('That bike is no longer on this trip.');
+      const { build, ...fields } = edit.patch;
+      const before: BikePatch = pick(bike, keysOf(fields));
+      if (build) before.build = pick(bike.build, keysOf(build));
+      return ok({
+        plan: { ...plan, bike: { ...bike, ...fields, build: { ...bike.build, ...build } } },
+        inverse: [{ kind: 'change bike', id: bike.id, patch: before }],
+      });
+    }
     case 'put bags': {
       const { added, positions, known } = sorted(plan.bags, edit.bags, edit.positions);
       if (known.length > 0)
@@ -238,6 +252,7 @@ const pick = <Item extends object>(item: Item, keys: readonly (keyof Item)[]): P
 const isSame = (a: unknown, b: unknown): boolean => a === b || JSON.stringify(a) === JSON.stringify(b);
 
 const BAG_FIELDS = keysOf(bagSchema.shape).filter((key) => key !== 'id');
+const BIKE_FIELDS = keysOf(bikeSchema.shape).filter((key) => key !== 'id' && key !== 'build');
 
 /** Which of some items are new to a list, and which are in it already. */
 function sorted<Item extends { id: string }>(
@@ -271,6 +286,16 @@ function changing<Item extends { id: string }>(
     return keys.length > 0 ? [{ id: now.id, patch: pick(then, keys) }] : [];
   });
   return changes.length > 0 ? [{ kind, changes } as SimpleEdit] : [];
+}
+
+/** The edit that makes a bike what it is to be: only what differs, of its build too; none where nothing does. */
+function changingBike(now: Bike, then: Bike): SimpleEdit[] {
+  const fields = BIKE_FIELDS.filter((key) => !isSame(now[key], then[key]));
+  const build = keysOf(then.build).filter((key) => !isSame(now.build[key], then.build[key]));
+  if (fields.length + build.length === 0) return [];
+  const patch: BikePatch = pick(then, fields);
+  if (build.length > 0) patch.build = pick(then.build, build);
+  return [{ kind: 'change bike', id: now.id, patch }];
 }
 
 /** A list with some fields of some of its items changed, and the changes that take that back. */

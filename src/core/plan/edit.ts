@@ -34,6 +34,12 @@ function withoutDefaults<Shape extends z.ZodRawShape>(shape: Shape) {
 
 const { id: _id, ...ownedShape } = ownedThingSchema.shape;
 const { id: _bagId, ...bagShape } = bagSchema.shape;
+const { id: _bikeId, build: bikeBuild, ...bikeShape } = bikeSchema.shape;
+/** A bike's changed fields, and those of its build by themselves. */
+const bikePatch = withoutDefaults(bikeShape).extend({
+  build: withoutDefaults(bikeBuild.unwrap().shape).optional(),
+});
+export type BikePatch = z.infer<typeof bikePatch>;
 
 /** Changed fields of some items, by their ids. */
 const changesOf = <Shape extends z.ZodRawShape>(shape: Shape, most: number) =>
@@ -48,6 +54,7 @@ const simpleEditSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('set trip'), patch: withoutDefaults(tripSchema.shape) }),
   z.object({ kind: z.literal('set rider'), patch: withoutDefaults(riderSchema.shape) }),
   z.object({ kind: z.literal('set bike'), bike: bikeSchema.nullable() }),
+  z.object({ kind: z.literal('change bike'), id: idSchema, patch: bikePatch }),
   z.object({ kind: z.literal('put bags'), bags: z.array(bagSchema).max(LIMITS.bags), positions }),
   z.object({ kind: z.literal('change bags'), changes: changesOf(bagShape, LIMITS.bags) }),
   z.object({ kind: z.literal('remove bags'), ids: z.array(idSchema).max(LIMITS.bags) }),
@@ -94,6 +101,8 @@ export function editLabel(plan: Plan, edit: Edit): string {
       return 'Rider';
     case 'set bike':
       return edit.bike ? `Bike: ${edit.bike.name}` : 'Bike removed';
+    case 'change bike':
+      return `${plan.bike?.name ?? 'Bike'} changed`;
     case 'put bags': {
       const first = edit.bags[0];
       if (!first || edit.bags.length > 1) return count(edit.bags.length, 'bag');

@@ -55,6 +55,10 @@ const edits = (plan: Plan): fc.Arbitrary<Edit> => {
       patch: fc.record({ massG: fc.integer({ min: 40000, max: 120000 }) }),
     }),
     fc.constant({ kind: 'set bike' as const, bike: null }),
+    fc.integer({ min: 8000, max: 16000 }).map((massG) => ({
+      kind: 'set bike' as const,
+      bike: { ...plan.bike!, massG, build: { ...plan.bike!.build, forkTravelMm: massG % 150 } },
+    })),
   );
   return fc.oneof(
     { weight: 4, arbitrary: simple },
@@ -88,6 +92,25 @@ describe('edits', () => {
       }),
       { numRuns: 200 },
     );
+  });
+
+  test('a bike is changed by the fields that differ, so that undoing one change leaves a later one alone', () => {
+    const start = demoPlan();
+    const bike = start.bike!;
+    const renamed = apply(start, { kind: 'set bike', bike: { ...bike, name: 'Old one' } });
+    expect(renamed.edit).toEqual({ kind: 'change bike', id: bike.id, patch: { name: 'Old one' } });
+    const both = apply(renamed.plan, {
+      kind: 'set bike',
+      bike: { ...renamed.plan.bike!, massG: 9000, build: { ...bike.build, forkTravelMm: 77 } },
+    });
+    expect(both.edit).toEqual({
+      kind: 'change bike',
+      id: bike.id,
+      patch: { massG: 9000, build: { forkTravelMm: 77 } },
+    });
+    const undone = apply(both.plan, renamed.inverse).plan.bike!;
+    expect([undone.name, undone.massG, undone.build.forkTravelMm]).toEqual([bike.name, 9000, 77]);
+    expect(applyEdit(start, { kind: 'change bike', id: 'other', patch: {} })).toMatchObject({ ok: false });
   });
 
   test.each<[Edit, RegExp]>([

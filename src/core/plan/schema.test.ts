@@ -181,6 +181,7 @@ describe('edits in words', () => {
     [{ kind: 'set rider', patch: { massG: 70_000 } }, 'Rider'],
     [{ kind: 'set bike', bike: null }, 'Bike removed'],
     [{ kind: 'set bike', bike: plan.bike }, 'Bike: Steel hardtail'],
+    [{ kind: 'change bike', id: plan.bike!.id, patch: { massG: 11_900 } }, 'Steel hardtail changed'],
     [{ kind: 'set trip', patch: { dayMaximumC: 20, rain: 'unlikely' } }, 'Trip: day maximum, rain'],
     [{ kind: 'put bags', bags: [roll] }, 'Bar roll changed'],
     [{ kind: 'put bags', bags: [{ ...roll, id: 'new' }] }, 'Bar roll added'],
