@@ -3,6 +3,7 @@ const common = {
   transform: {
     '^.+\\.tsx?$': ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax: 'typescript', tsx: true } } }],
   },
+  setupFiles: ['<rootDir>/tests/support/properties.ts'],
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
 };
 

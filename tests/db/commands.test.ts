@@ -64,11 +64,7 @@ describe('npm run plan', () => {
     ['no file', () => [], /Usage/],
     ['two files', () => [example, example], /Usage/],
     ['a file that is not there', () => ['nowhere.json'], /nowhere\.json cannot be read: ENOENT/],
-    [
-      'a broken file',
-      () => [file('broken.json', '{"format":"gorvin-plan"')],
-      /was refused[\s\S]*later|no trip|invalid|Invalid|breaks off|version/,
-    ],
+    ['a broken file', () => [file('broken.json', '{"format":"gorvin-plan"')], /breaks off before its end/],
     ['a later version', () => [file('later.json', '{"format":"gorvin-plan","version":99}')], /later Gorvin/],
     ['a huge file', () => [file('huge.json', ' '.repeat(6 * 1024 * 1024))], /larger than 5 MB/],
     [

@@ -614,6 +614,7 @@ test.each(troubles)(
     const [finding] = find(plan, check);
     expect(finding).toMatchObject({ check, severity, message: expect.stringMatching(says) });
     expect(finding!.reason.length).toBeGreaterThan(20);
+    expect(finding!.fixes.some((fix) => 'edit' in fix)).toBe(mends);
     if (mends) expect(find(mend(plan, finding!), check)).toEqual([]);
   },
 );

@@ -7,8 +7,12 @@ import type { LoadProposal } from '@/core/load';
 import { compartmentName } from '@/core/plan/edit';
 import { FILLINGS } from '@/core/trip/trip';
 import { compartmentsOf } from '@/core/plan/where';
+import { loadSummary } from '@/core/evaluation/loadSummary';
+import { usePlan } from '@/ui/plan/PlanProvider';
 import { Choice } from '@/ui/shared/Choice';
 import { Working } from '@/ui/shared/States';
+import { useNextBreath } from '@/ui/shared/useNextBreath';
+import { secondBestWords } from './secondBestWords';
 import { Limits } from './Limits';
 import { useLoader, useLoaderView } from './LoaderProvider';
 import type { LoaderState } from './loaderStore';
@@ -44,7 +48,7 @@ export function LoadBar() {
             value={draft.plan.trip.filling}
             options={FILLINGS}
             words={{
-              'by when it is wanted': 'fill by when it is wanted',
+              'by when it is wanted': 'fill by when you need it',
               'by system': 'fill by system',
               'by weight alone': 'fill by weight alone',
             }}
@@ -139,6 +143,7 @@ function Outcome({ proposal, onClose }: { proposal: LoadProposal; onClose: () =>
           </>
         )}
       </p>
+      <Summary />
       <div className={styles.actions}>
         {open.length > 0 && (
           <Button
@@ -211,6 +216,17 @@ function Changes() {
   );
 }
 
+/** What the load comes to, in the rider's terms. */
+function Summary() {
+  const { evaluation } = usePlan();
+  const { fits, reach, handling, split } = loadSummary(useNextBreath(evaluation));
+  return (
+    <p className="quiet">
+      {fits} {reach} {handling} {split}
+    </p>
+  );
+}
+
 function Weighed({ proposal }: { proposal: LoadProposal }) {
   const { objective, bound, before, terms } = proposal;
   return (
@@ -258,8 +274,8 @@ function Moves({ proposal, standing }: { proposal: LoadProposal; standing: LoadP
                 {reason && <span className="quiet"> ({reason.because}</span>}
                 {reason?.secondBest && (
                   <span className="quiet">
-                    ; in {spotName(reason.secondBest.compartmentId)} it would cost{' '}
-                    {reason.secondBest.extraPoints.toFixed(1)} points more
+                    ; {spotName(reason.secondBest.compartmentId)} would be{' '}
+                    {secondBestWords(reason.secondBest.extraPoints)}
                   </span>
                 )}
                 {reason && <span className="quiet">)</span>}

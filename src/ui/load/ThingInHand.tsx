@@ -13,6 +13,7 @@ import type { Formatter } from '@/core/units/format';
 import { SystemGlyph } from '@/ui/shared/systems';
 import { useNextBreath } from '@/ui/shared/useNextBreath';
 import { useLoaderView } from './LoaderProvider';
+import { secondBestWords } from './secondBestWords';
 import { Wishes } from './Wishes';
 import { useBoard, type BoardActions } from './useBoard';
 import styles from './ThingInHand.module.css';
@@ -70,7 +71,7 @@ function Chosen({ board, thing }: { board: BoardActions; thing: Thing }) {
           The loader put it here: {reason.because}.
           {second &&
             reason.secondBest &&
-            ` Next best: ${second}, ${reason.secondBest.extraPoints.toFixed(1)} points more.`}
+            ` ${second} would be ${secondBestWords(reason.secondBest.extraPoints)}.`}
         </p>
       )}
       <div className={styles.actions}>

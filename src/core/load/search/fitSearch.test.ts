@@ -252,9 +252,14 @@ describe('descent', () => {
     const fitted = new FittedState(instance);
     fitted.fill(free, optionsOf(instance, free));
     const before = fitted.total;
-    fitted.descend(free, optionsOf(instance, free));
-    expect(fitted.total).toBeLessThanOrEqual(before);
+    const options = optionsOf(instance, free);
+    fitted.descend(free, options);
     expect(fitted.closes()).toBe(true);
+    expect(fitted.total).toBeLessThanOrEqual(before);
+    // It ended where no single move helps any more.
+    for (const i of free)
+      for (const j of options[i]!)
+        if (j !== fitted.state.where[i]) expect(fitted.changeOf(i, j, Infinity)).toBeGreaterThan(-1e-6);
   });
 });
 
