@@ -52,7 +52,7 @@ withApp(async ({ url }) => {
   await visit(desk, 'bike');
   await shoot(desk, 'bike');
   await desk.getByText('Front', { exact: true }).click();
-  await desk.getByRole('group', { name: /from ahead/ }).waitFor();
+  await desk.getByRole('group', { name: /from the front/ }).waitFor();
   await shoot(desk, 'bike-front');
   await desk.getByText('Side', { exact: true }).click();
   await desk.getByRole('tab', { name: 'Frame bag' }).click();

@@ -125,7 +125,7 @@ const troubles: { check: string; plan: Plan; severity: Finding['severity']; says
         { phone: 'seat-main' },
       ),
       severity: 'check',
-      says: /phone: wanted while riding, but seat is reached at camp/,
+      says: /phone: needed while riding, but seat is reached at camp/,
       mends: true,
     },
     {

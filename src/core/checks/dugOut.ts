@@ -17,7 +17,7 @@ export const dugOut: Check = {
           severity: 'note' as const,
           subject: id,
           message: `${thing.name} lies under ${over.name} in ${spot.name}.`,
-          reason: 'What is wanted first belongs nearest the mouth, or the bag is emptied in the rain for it.',
+          reason: 'What is needed first belongs nearest the mouth, or the bag is emptied in the rain for it.',
           fixes: () =>
             roomFor(facts, thing, (other) => other.chamber.faceOpen || other.id !== spot.id)
               .slice(0, 1)

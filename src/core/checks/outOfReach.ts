@@ -17,15 +17,15 @@ export const outOfReach: Check = {
         if (depth <= deepest) return [];
         const nearer = () =>
           roomFor(facts, thing, (candidate) => reachPoints(thing, candidate) < reachPoints(thing, spot));
-        const wanted = thing.call === 'riding' ? 'wanted while riding' : 'perhaps wanted at once';
+        const wanted = thing.call === 'riding' ? 'needed while riding' : 'perhaps needed at once';
         return {
           severity: depth === 2 ? ('check' as const) : ('note' as const),
           subject: thing.id,
           message: `${thing.name}: ${wanted}, but ${spot.name} is reached ${reach}.`,
           reason:
             thing.call === 'riding'
-              ? 'What is wanted while riding belongs where one hand reaches it from the saddle, or it will not be used.'
-              : 'First aid, a rain shell or a light is wanted rarely, but then without unpacking first.',
+              ? 'What is needed while riding belongs where one hand reaches it from the saddle, or it will not be used.'
+              : 'First aid, a rain shell or a light is needed rarely, but then without unpacking first.',
           fixes: () =>
             nearer()
               .slice(0, 2)

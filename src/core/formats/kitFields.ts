@@ -49,7 +49,7 @@ export const FIELD_SYNONYMS: Record<KitField, readonly string[]> = {
   length: ['long', 'longest'],
   width: ['diameter', 'dia', 'wide'],
   height: ['thickness', 'depth', 'thick'],
-  call: ['wanted', 'when', 'use'],
+  call: ['neededwhen', 'wanted', 'when', 'use'],
   'stay dry': ['dry', 'waterproof', 'muststaydry', 'keepdry'],
   'dry sack': ['sacked', 'drybag', 'indrysack'],
   carry: ['worn', 'wornorcarried', 'carried'],

@@ -138,7 +138,7 @@ function joinedPlan({ decisions, ...file }: PlanFile): Result<Plan, string[]> {
     ...file.things
       .filter(({ id }) => !byThing.has(id))
       .map(
-        ({ name }) => `"${name}" has no decisions: how many come along, when it is wanted and the others.`,
+        ({ name }) => `"${name}" has no decisions: how many come along, when it is needed and the others.`,
       ),
   ];
   if (problems.length > 0) return fail(shortened(problems));

@@ -62,7 +62,7 @@ function Chosen({ board, thing }: { board: BoardActions; thing: Thing }) {
       <p className={styles.facts}>
         {thing.massSource === 'estimate' && '≈ '}
         {format.mass(thingMassG(thing))}, takes {thing.volumeSource === 'estimate' && '≈ '}
-        {format.volume(neededMl(thing))}, {thing.form.kind}; wanted: {thing.call}
+        {format.volume(neededMl(thing))}, {thing.form.kind}; needed: {thing.call}
         {thing.dry === 'must' && (thing.inDrySack ? '; in a dry sack' : '; must stay dry')}
         {thing.traits.map((trait) => `; ${TRAIT_WORDS[trait]}`)}
       </p>

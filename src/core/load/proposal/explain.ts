@@ -124,9 +124,9 @@ const handlingWords = (heightMm: number, onBody: boolean): string =>
 
 const callWords = (call: string): string =>
   ({
-    riding: 'wanted while riding',
-    urgent: 'may be wanted at once',
-    stop: 'wanted at stops',
-    camp: 'wanted only at camp',
-    repair: 'wanted only for repairs',
+    riding: 'needed while riding',
+    urgent: 'may be needed at once',
+    stop: 'needed at stops',
+    camp: 'needed only at camp',
+    repair: 'needed only for repairs',
   })[call] ?? '';
