@@ -13,7 +13,6 @@ import {
   TAIL_OVER_POINTS,
 } from '@/core/packing/costs';
 import type { Instance } from '../model/instance';
-import { largerOf } from '../model/stiffSize';
 
 /** −ln of evenly spread chances: looked up instead of computed, once a move. */
 const LOGARITHMS = Float64Array.from({ length: 4096 }, (_, i) => -Math.log((i + 0.5) / 4096));
@@ -78,8 +77,6 @@ export class Annealer {
   private readonly roomMl: Float64Array | null;
   /** By compartment, where the next larger set goes. */
   private readonly nextCut: Int32Array;
-  /** By thing, those that do not lie where it does not; found when a larger set is first forbidden. */
-  private larger: readonly (readonly number[])[] | null = null;
 
   /**
    * @param free things that may be moved
@@ -132,14 +129,9 @@ export class Annealer {
     );
   }
 
-  /**
-   * Takes up an assignment: compartment index of each thing, −1 for the floor.
-   *
-   * @param staying by thing: where it is 1, the thing stays until the next start; null for none
-   */
-  start(from: ArrayLike<number>, staying: Uint8Array | null = null): void {
-    const { where, stays, stiffCapacity, roomMl } = this.loop.arrays;
-    stays.set(staying ?? stays.fill(0));
+  /** Takes up an assignment: compartment index of each thing, −1 for the floor. */
+  start(from: ArrayLike<number>): void {
+    const { where, stiffCapacity, roomMl } = this.loop.arrays;
     for (let i = 0; i < where.length; i += 1) where[i] = from[i]! + 1;
     if (this.roomMl) roomMl.set(this.roomMl, 1);
     if (this.stiffCapacityMl) stiffCapacity.set(this.stiffCapacityMl, 1);
@@ -202,8 +194,7 @@ export class Annealer {
 
   /**
    * These stiff things do not lie in compartment j together, from the next start on: the smallest one's millilitres are
-   * over there while all are in. Pairs are remembered all, larger sets only so many, the oldest forgotten first. Nor does a
-   * larger set with one of them replaced by a thing that could lie nowhere where that one does not.
+   * over there while all are in. Pairs are remembered all, larger sets only so many, the oldest forgotten first.
    */
   forbid(j: number, things: readonly number[]): void {
     const { clashing, mayClash, cuts, cutsMl, cutCounts } = this.loop.arrays;
@@ -214,40 +205,28 @@ export class Annealer {
       include(this.among(clashing, j, other!), one!);
       return;
     }
-    const { m, allowed, fixed, stiffMl } = this.instance;
-    const leastMl = Math.min(...things.map((i) => stiffMl[i]!));
-    this.larger ??= largerOf(this.instance);
-    for (const replaced of things) {
-      // What is pinned there lies beside them already.
-      const any = this.larger[replaced]!.filter(
-        (i) => allowed[i * m + j] && !fixed[i] && !things.includes(i),
-      );
-      // The set itself is told once, with the first.
-      if (replaced === one) any.push(one);
-      if (any.length === 0) continue;
-      const k = this.nextCut[j]!;
-      this.nextCut[j] = (k + 1) % MOST_CUTS;
-      cutCounts[j + 1] = Math.max(cutCounts[j + 1]!, k + 1);
-      const cut = this.cutAt(cuts, j, k);
-      cut.all.fill(0);
-      cut.any.fill(0);
-      for (const i of things) if (i !== replaced) include(cut.all, i);
-      for (const i of any) include(cut.any, i);
-      cutsMl[(j + 1) * MOST_CUTS + k] = leastMl;
-    }
+    const { stiffMl } = this.instance;
+    const k = this.nextCut[j]!;
+    this.nextCut[j] = (k + 1) % MOST_CUTS;
+    cutCounts[j + 1] = Math.max(cutCounts[j + 1]!, k + 1);
+    const cut = this.cutAt(cuts, j, k);
+    cut.fill(0);
+    for (const i of things) include(cut, i);
+    cutsMl[(j + 1) * MOST_CUTS + k] = Math.min(...things.map((i) => stiffMl[i]!));
   }
 
   /** Forgets of what was forbidden all that an assignment, in which things do lie, holds after all. */
   allow(where: ArrayLike<number>): void {
-    const { clashing, cuts, cutCounts } = this.loop.arrays;
+    const { clashing, cuts, cutsMl, cutCounts } = this.loop.arrays;
     const { n, m } = this.instance;
     for (let j = 0; j < m; j += 1) {
       const held = new Int32Array(INTS_A_WORD * wordsOf(n));
       for (let i = 0; i < n; i += 1) if (where[i] === j) include(held, i);
       for (let i = 0; i < n; i += 1) if (where[i] === j) exclude(this.among(clashing, j, i), held);
       for (let k = 0; k < cutCounts[j + 1]!; k += 1) {
-        const { all, any } = this.cutAt(cuts, j, k);
-        if (all.every((bits, w) => (bits & ~held[w]!) === 0)) exclude(any, held);
+        // A set that was forgotten so costs nothing until its place is used again.
+        if (this.cutAt(cuts, j, k).every((bits, w) => (bits & ~held[w]!) === 0))
+          cutsMl[(j + 1) * MOST_CUTS + k] = 0;
       }
     }
   }
@@ -259,11 +238,11 @@ export class Annealer {
     return clashing.subarray(at, at + ints);
   }
 
-  /** A larger set that does not lie in compartment j: all of some things with any one of others. */
-  private cutAt(cuts: Int32Array, j: number, k: number): { all: Int32Array; any: Int32Array } {
+  /** Larger set k of those that do not lie in compartment j. */
+  private cutAt(cuts: Int32Array, j: number, k: number): Int32Array {
     const ints = INTS_A_WORD * wordsOf(this.instance.n);
-    const at = 2 * ((j + 1) * MOST_CUTS + k) * ints;
-    return { all: cuts.subarray(at, at + ints), any: cuts.subarray(at + ints, at + 2 * ints) };
+    const at = ((j + 1) * MOST_CUTS + k) * ints;
+    return cuts.subarray(at, at + ints);
   }
 }
 
@@ -291,11 +270,10 @@ const arraysOf = ({ n, m, capacityMl }: Instance, points: Float64Array) => ({
   stiffCapacity: new Float64Array(m + 1),
   clashing: new Int32Array((m + 1) * (n + 1) * INTS_A_WORD * wordsOf(n)),
   mayClash: new Uint8Array(m + 1),
-  cuts: new Int32Array(2 * (m + 1) * MOST_CUTS * INTS_A_WORD * wordsOf(n)),
+  cuts: new Int32Array((m + 1) * MOST_CUTS * INTS_A_WORD * wordsOf(n)),
   cutsMl: new Float64Array((m + 1) * MOST_CUTS),
   cutCounts: new Int32Array(m + 1),
   isOpen: new Uint8Array(m + 1),
-  stays: new Uint8Array(n),
 });
 
 /** Puts thing i into a set. */

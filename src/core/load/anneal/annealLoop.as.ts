@@ -121,17 +121,12 @@ export let stiffCapacity: Floats = changetype<Floats>(0);
 /** By place and thing the set of those it does not lie with there; and by place whether there is any. */
 export let clashing: Things = changetype<Things>(0);
 export let mayClash: Bytes = changetype<Bytes>(0);
-/**
- * By place up to `mostCuts`, at most 64, larger sets that do not lie there, each as two: things of which all, and of which any
- * one, are in it; with the millilitres of each, and how many there are.
- */
+/** By place up to `mostCuts`, at most 64, larger sets that do not lie there, with the millilitres of each, and how many there are. */
 export let mostCuts: i32 = 0;
 export let cuts: Things = changetype<Things>(0);
 export let cutsMl: Floats = changetype<Floats>(0);
 export let cutCounts: Ints = changetype<Ints>(0);
 export let isOpen: Bytes = changetype<Bytes>(0);
-/** By thing: 1 where it stays where it is, whatever is open. */
-export let stays: Bytes = changetype<Bytes>(0);
 export let leastTotal: f64 = Infinity;
 export let heat: f64 = 0;
 export let cooling: f64 = 0;
@@ -227,7 +222,7 @@ export function setUp(): void {
     own.row = changetype<Singles>(room((<usize>(n + 1)) << 2));
     own.held = changetype<Things>(room((<usize>words) << 3));
     own.clashing = changetype<Things>(changetype<usize>(clashing) + ((<usize>(c * (n + 1) * words)) << 3));
-    own.cuts = changetype<Things>(changetype<usize>(cuts) + ((<usize>(c * mostCuts * words)) << 4));
+    own.cuts = changetype<Things>(changetype<usize>(cuts) + ((<usize>(c * mostCuts * words)) << 3));
     own.cutsMl = changetype<Floats>(changetype<usize>(cutsMl) + ((<usize>(c * mostCuts)) << 3));
     own.cutsWith = changetype<Things>(room((<usize>(n + 1)) << 3));
     own.steep = changetype<Floats>(changetype<usize>(steep) + ((<usize>(c * M)) << 3));
@@ -300,7 +295,7 @@ export function start(): void {
   for (let i = 0; i < n; i += 1) {
     const own = thing(i);
     const c = place(where[i]);
-    if (own.choiceCount > 0 && !stays[i]) enter(own, c);
+    if (own.choiceCount > 0) enter(own, c);
     else own.place = c;
     sum += own.points[c.index];
     if (c.mayClash) c.clashMl += clashOf(own, c, c.held);
@@ -348,7 +343,7 @@ export function open(): i32 {
   drawnCount = 0;
   for (let p = 0; p < freeCount; p += 1) {
     const own = thing(free[p]);
-    if (own.place.isOpen && !stays[own.index]) drawn[drawnCount++] = <i32>changetype<usize>(own);
+    if (own.place.isOpen) drawn[drawnCount++] = <i32>changetype<usize>(own);
   }
   return drawnCount;
 }
@@ -633,8 +628,7 @@ function bearCuts(c: Place, count: i32): void {
   memory.fill(changetype<usize>(c.cutsWith), 0, (<usize>n) << 3);
   for (let k = 0; k < count; k += 1)
     for (let w = 0; w < words; w += 1) {
-      const at = 2 * k * words + w;
-      for (let rest = c.cuts[at] | c.cuts[at + words]; rest !== 0; rest &= rest - 1) {
+      for (let rest = c.cuts[k * words + w]; rest !== 0; rest &= rest - 1) {
         const i = (w << 6) + <i32>ctz<i64>(rest);
         c.cutsWith[i] = c.cutsWith[i] | ((1 as i64) << (k as i64));
       }
@@ -648,15 +642,11 @@ function cutsAfter(c: Place, asked: i64, set: Things): void {
   let isIn: i64 = 0;
   for (let rest = asked; rest !== 0; rest &= rest - 1) {
     const k = <i32>ctz<i64>(rest);
-    const cut = changetype<usize>(c.cuts) + ((<usize>k * bytes) << 1);
+    const cut = changetype<usize>(c.cuts) + <usize>k * bytes;
     let missing = i64x2.splat(0);
     for (let at: usize = 0; at < bytes; at += 16)
       missing = v128.or(missing, v128.andnot(v128.load(cut + at), v128.load(changetype<usize>(set) + at)));
     if (v128.any_true(missing)) continue;
-    let one = i64x2.splat(0);
-    for (let at: usize = 0; at < bytes; at += 16)
-      one = v128.or(one, v128.and(v128.load(cut + bytes + at), v128.load(changetype<usize>(set) + at)));
-    if (!v128.any_true(one)) continue;
     ml += c.cutsMl[k];
     isIn |= (1 as i64) << (k as i64);
   }

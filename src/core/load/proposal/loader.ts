@@ -16,7 +16,8 @@ import {
 } from '../model/instance';
 import { brokenRules, objectiveOf } from '../model/objective';
 import { FitCosts } from '../search/fitCosts';
-import { ROUNDS, searchLoad } from '../search/fitSearch';
+import { searchLoad } from '../search/fitSearch';
+import { ROUNDS } from '../search/tuning';
 import { bestOf, seedsOf } from './seeds';
 import { partsOf } from '@/core/packing/singles';
 import { neededMl } from '@/core/packing/volume';

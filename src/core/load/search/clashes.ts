@@ -1,7 +1,7 @@
 import { knownPieces } from '@/core/fit/split';
 import { knownAllIn } from '@/core/fit/known';
 import type { Instance } from '../model/instance';
-import { goesInto, stiffSizeOf, type StiffSize } from '../model/stiffSize';
+import { goesInto, stiffSizeOf, type StiffSize } from './stiffSize';
 
 /**
  * Two that take less of a compartment than this are not asked about: of 2122 clashes in twenty of the bench's kits none

@@ -1,6 +1,4 @@
 import type { Piece } from '@/core/fit/pieces';
-import { knownPieces } from '@/core/fit/split';
-import type { Instance } from './instance';
 
 /** A thing in one piece, in millimetres. */
 export interface StiffSize {
@@ -40,17 +38,4 @@ export function goesInto(own: StiffSize, other: StiffSize): boolean {
     [b, a, c],
     [c, a, b],
   ].some(([along, p, q]) => along! <= lengthMm && Math.hypot(p!, q!) <= diameterMm);
-}
-
-/**
- * By thing of an instance, those it could lie instead of wherever they do: where it does not lie beside others, they do not
- * either.
- *
- * @example largerOf(instance) // [[2], [], []]: thing 0 of 60 by 40 by 30 goes into 2 of 80 by 40 by 35, and 1 is soft
- */
-export function largerOf({ outer }: Instance): readonly (readonly number[])[] {
-  const sizes = outer.map((lot) => stiffSizeOf(lot.flatMap(knownPieces)));
-  return sizes.map((own, i) =>
-    own ? sizes.flatMap((other, k) => (k !== i && other && goesInto(own, other) ? [k] : [])) : [],
-  );
 }

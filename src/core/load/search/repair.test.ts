@@ -8,7 +8,7 @@ import { Annealer } from '../anneal/anneal';
 import { FittedState } from './fitted';
 import { compileInstance, withLeastRoom } from '../model/instance';
 import { brokenRules } from '../model/objective';
-import { leastNotLying, settle } from './settle';
+import { leastNotLying, repair } from './repair';
 
 const box = sampleBag('box', 'bar bag', {
   solid: { kind: 'box', lengthMm: 160, widthMm: 250, heightMm: 90 },
@@ -60,7 +60,7 @@ describe('a load that does not lie', () => {
     const annealer = new Annealer(withLeastRoom(instance), free, 0, random, { roomMl });
     const fitted = new FittedState(instance);
     fitted.restore(free, from);
-    settle(fitted, annealer, free, roomMl, random, Infinity);
+    repair(fitted, annealer, free, roomMl, random, Infinity);
     return fitted;
   };
 

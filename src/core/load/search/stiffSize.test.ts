@@ -2,8 +2,17 @@ import { layAll } from '@/core/fit/fit';
 import { samplePlan } from '../../../../tests/support/samples';
 import { block, pole, roll, small } from '../../../../tests/support/barring';
 import { instanceOf } from '../../../../tests/support/instanceOf';
-import { compileInstance } from './instance';
-import { largerOf } from './stiffSize';
+import { knownPieces } from '@/core/fit/split';
+import { compileInstance, type Instance } from '../model/instance';
+import { goesInto, stiffSizeOf } from './stiffSize';
+
+/** By thing, those it could lie instead of wherever they do. */
+function largerOf({ outer }: Instance): number[][] {
+  const sizes = outer.map((lot) => stiffSizeOf(lot.flatMap(knownPieces)));
+  return sizes.map((own, i) =>
+    sizes.flatMap((other, k) => (own && other && k !== i && goesInto(own, other) ? [k] : [])),
+  );
+}
 
 describe('things that could lie wherever another does', () => {
   test('a small block goes into a large one, a pole only into a longer pole', () => {

@@ -3,7 +3,7 @@ import type { Random } from '@/core/random';
 import type { Annealer } from '../anneal/anneal';
 import type { FittedState } from './fitted';
 import type { Instance } from '../model/instance';
-import { somePlaces } from './somePlaces';
+import { someCompartments } from './someCompartments';
 
 /** Times it is told why a load does not lie before that is left to mending. */
 const TIMES = 8;
@@ -24,7 +24,7 @@ const LEAST_ROOM = 0.8;
  * @param roomMl what the annealing reads as the room of each compartment; changed
  * @param most points beyond which a load is not worth it
  */
-export function settle(
+export function repair(
   fitted: FittedState,
   annealer: Annealer,
   free: readonly number[],
@@ -47,7 +47,7 @@ export function settle(
       if (set.length > 0) annealer.forbid(j, set);
     }
     annealer.start(state.where);
-    annealer.run(HEAT, MOVES, somePlaces(instance.m, OPEN, failing, random));
+    annealer.run(HEAT, MOVES, someCompartments(instance.m, OPEN, failing, random));
     fitted.restore(free, annealer.best() ?? annealer.current());
   }
 }

@@ -4,9 +4,14 @@ import type { Random } from '@/core/random';
  * By place, index 0 the floor: 1 for the floor, for some compartments, and for a share of all, two at least, drawn at random; else 0.
  *
  * @param share 0 to 1
- * @example somePlaces(3, 1, [], random) // Uint8Array [1, 1, 1, 1]
+ * @example someCompartments(3, 1, [], random) // Uint8Array [1, 1, 1, 1]
  */
-export function somePlaces(m: number, share: number, some: readonly number[], random: Random): Uint8Array {
+export function someCompartments(
+  m: number,
+  share: number,
+  some: readonly number[],
+  random: Random,
+): Uint8Array {
   const open = new Uint8Array(m + 1);
   open[0] = 1;
   let left = Math.max(2, Math.round(m * share));
