@@ -1,7 +1,7 @@
 // One search of `bench:load --fit` in a process of its own, as the board has one worker a seed. Says when it is ready, begins
 // (or goes on) when told to, and tells each load that is better than the last with the time it took since then: its own time,
 // of all its threads, not the clock's. On a machine that others use too a second of the clock has a tenth of a second's work
-// at times (decision 0035); on one to itself both are the same.
+// at times (decision 0036); on one to itself both are the same.
 import { DEMO_BAGS } from '@/core/demo/bags';
 import { searchLoad, type SearchProgress } from '@/core/load/search/fitSearch';
 import { compileInstance } from '@/core/load/model/instance';

@@ -82,7 +82,7 @@ export function layAll(chamber: Chamber, stiff: readonly Thing[]): StiffLay | nu
 /**
  * The same for a load as it is, with more patience, and with what lies where not everything does. All stand on end that can,
  * and what finds no place is put before the others (squeaky wheel optimisation, Joslin and Clements 1999): of sets that
- * `layAll` gives up, in six searches, 10 to 45 of a hundred lie then (decision 0031). Where a few find no place by any of
+ * `layAll` gives up, in six searches, 10 to 45 of a hundred lie then (decision 0011). Where a few find no place by any of
  * these, corner places are tried one by one.
  *
  * @param tries corner places tried at last; 0 leaves that out

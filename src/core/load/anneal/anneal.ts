@@ -62,7 +62,7 @@ export interface AnnealOptions {
  * Simulated annealing (Kirkpatrick et al. 1983) over exchanges between two places, from a given assignment: one thing
  * that moves, or one for one, two for one, two for two. In bags that are nearly full hardly any exchange of single
  * things keeps the litres even, which is why the third and the fourth are those that are cheapest to take along, by their
- * points and by what is over then (decision 0021). Compartments may be overfull on the way, at a price that rises while
+ * points and by what is over then (decision 0015). Compartments may be overfull on the way, at a price that rises while
  * something does not fit. Masses, sizes and dryness always hold.
  *
  * Draws how much a move may cost before it is looked at, and gives it up as soon as what is known of it costs more
