@@ -1,7 +1,7 @@
 import type { Bag, Compartment } from '@/core/bag/bag';
 import type { FormKind, System, Thing, Trait } from '@/core/kit/thing';
 import type { Random } from '@/core/random';
-import { SYSTEMS, CALLS, DRYNESS, NEEDS, guessForm, FORM_KINDS } from '@/core/kit/thing';
+import { SYSTEMS, CALLS, DRYNESS, NEEDS, guessForm, FORM_KINDS, THING_DEFAULTS } from '@/core/kit/thing';
 import { DEFAULT_GEOMETRY, newBike } from '@/core/bike/bike';
 import { DEFAULT_SOLIDS, PLACE_DEFAULTS, type Place, type Side } from '@/core/bag/bag';
 import { emptyPlan, withFreshIds, type Plan } from '@/core/plan/plan';
@@ -10,6 +10,7 @@ import { carriedBy } from '@/core/commands/fellows';
 /** Small plans for tests, and random realistic ones for benches. Everything not named is middling. */
 export function sampleThing(id: string, change: Partial<Thing> = {}): Thing {
   return {
+    ...THING_DEFAULTS,
     id,
     name: id,
     system: 'clothes',
@@ -26,12 +27,6 @@ export function sampleThing(id: string, change: Partial<Thing> = {}): Thing {
     carry: 'bike',
     need: 'should',
     provides: [],
-    view: 'none',
-    packing: 'stuffed',
-    stiffener: false,
-    traits: [],
-    hollow: null,
-    inside: null,
     ...change,
   };
 }
@@ -44,6 +39,7 @@ export function sampleBag(
 ): Bag {
   const { form, reach, weather, closure, opening, attachment } = PLACE_DEFAULTS[place];
   return {
+    ...THING_DEFAULTS,
     id,
     name: id,
     place,

@@ -8,6 +8,7 @@ import {
   type System,
   type Thing,
   type Trait,
+  THING_DEFAULTS,
 } from '@/core/kit/thing';
 
 /** Short ways to write things down by hand, for the demo's kit and for the kits of benches. */
@@ -58,6 +59,7 @@ export function thing(
   more: More = {},
 ): Thing {
   return {
+    ...THING_DEFAULTS,
     id: name.toLowerCase().replace(/[^a-z0-9]+/g, '-'),
     name,
     system,
@@ -75,7 +77,6 @@ export function thing(
     need: more.need ?? 'should',
     provides: more.provides ?? [],
     view: more.view ?? 'none',
-    packing: 'stuffed',
     stiffener: more.stiffener ?? false,
     traits: more.traits ?? [],
     hollow: more.hollow ?? null,

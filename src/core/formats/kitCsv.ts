@@ -15,6 +15,7 @@ import {
   type FormKind,
   type System,
   type Thing,
+  THING_DEFAULTS,
 } from '@/core/kit/thing';
 import { parseQuantity, readNumber, unitSize } from '@/core/units/parse';
 import { densityGPerL, guessProvides, guessSystem, guessTraits, guessView } from '@/core/kit/guess';
@@ -229,6 +230,7 @@ function understandRow(
   if (!form && !kind) guesses.push('form: soft');
   const shape = form ?? guessForm(kind ?? 'soft', volumeMl);
   const candidate: Thing = {
+    ...(known ?? THING_DEFAULTS),
     id: known?.id ?? makeId(),
     name,
     system: guessedSystem,
@@ -247,11 +249,7 @@ function understandRow(
     need: need ?? known?.need ?? 'should',
     provides: provides ?? known?.provides ?? guessProvides(name),
     view: clearView ?? known?.view ?? guessView(name),
-    packing: known?.packing ?? 'stuffed',
-    stiffener: known?.stiffener ?? false,
     traits: traits ?? known?.traits ?? guessTraits(name),
-    hollow: known?.hollow ?? null,
-    inside: known?.inside ?? null,
   };
   const checked = thingSchema.safeParse(candidate);
   if (!checked.success) {

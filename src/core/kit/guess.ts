@@ -1,5 +1,5 @@
 import type { Provides, System, Thing, Trait } from './thing';
-import { guessForm } from './thing';
+import { guessForm, THING_DEFAULTS } from './thing';
 
 /**
  * Words that suggest a system. A guess is always shown as one, and the rider corrects it; the list only saves
@@ -107,6 +107,7 @@ export function newThing(id: string, name: string, massG: number | null, volumeM
   const mass = massG ?? Math.round(((volumeMl ?? 500) / 1000) * densityGPerL(system));
   const volume = volumeMl ?? Math.round((mass / densityGPerL(system)) * 1000);
   return {
+    ...THING_DEFAULTS,
     id,
     name,
     system,
@@ -124,10 +125,6 @@ export function newThing(id: string, name: string, massG: number | null, volumeM
     need: 'should',
     provides: guessProvides(name),
     view: guessView(name),
-    packing: 'stuffed',
-    stiffener: false,
     traits: guessTraits(name),
-    hollow: null,
-    inside: null,
   };
 }

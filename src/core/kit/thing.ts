@@ -145,6 +145,16 @@ export type Thing = z.infer<typeof thingSchema>;
 export const tripThingSchema = decisionsSchema.extend({ thingId: idSchema });
 export type TripThing = z.infer<typeof tripThingSchema>;
 
+type DefaultedField = {
+  [Field in keyof Thing]: undefined extends z.input<typeof thingSchema>[Field] ? Field : never;
+}[keyof Thing];
+/** What a thing is as long as nobody says otherwise, of the fields for which the schema says so. */
+export const THING_DEFAULTS = Object.fromEntries(
+  Object.entries(thingSchema.shape).flatMap(([field, schema]) =>
+    schema instanceof z.ZodDefault ? [[field, schema.parse(undefined)]] : [],
+  ),
+) as Pick<Thing, DefaultedField>;
+
 export const OWNED_FIELDS = Object.keys(ownedThingSchema.shape) as (keyof OwnedThing)[];
 export const DECISION_FIELDS = Object.keys(decisionsSchema.shape) as (keyof Decisions)[];
 
