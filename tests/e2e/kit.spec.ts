@@ -182,7 +182,7 @@ test('a decision is of this trip, a mass of every trip; what is taken off all tr
   await page.getByRole('button', { name: 'Mug', exact: true }).click();
   await page.getByLabel('Mass of one').fill('91 g');
   await page.keyboard.press('Enter');
-  await page.getByRole('combobox', { name: 'Needed' }).selectOption('must');
+  await page.getByRole('combobox', { name: 'Needed', exact: true }).selectOption('must');
   await saved(page);
   await accessible(page);
   const mugOn = async (trip: string) =>

@@ -61,8 +61,11 @@ test('what would let it fit: changes that were tried, and doing one', async ({ p
   await expect(told).toBeVisible(SEARCHING);
   // Each change that can be done at once is done in one press, and undone in one.
   const doing = page.getByRole('button', { name: /^Do this/ });
-  if (/^No single/.test((await told.textContent())!)) await expect(doing).toHaveCount(0);
-  else {
+  const changes = page.getByRole('listitem').filter({ hasText: /: makes .* of room\./ });
+  if (/^No single/.test((await told.textContent())!)) await expect(changes).toHaveCount(0);
+  else await expect(changes.first()).toBeVisible();
+  // A larger bag is one to look for; what the plan itself can change is done in one press, and undone in one.
+  if ((await doing.count()) > 0) {
     await doing.first().click();
     await expect(page.getByRole('button', { name: 'Undo: Load for me' })).toHaveCount(0);
     await page

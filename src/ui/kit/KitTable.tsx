@@ -62,7 +62,7 @@ export function KitTable({ things }: { things: Thing[] }) {
           `${row.original.volumeSource === 'estimate' ? '≈ ' : ''}${format.volume(getValue())}`,
       }),
       column.accessor((thing) => thing.form.kind, { id: 'form', header: 'Form' }),
-      column.accessor('call', { header: 'Needed' }),
+      column.accessor('call', { header: 'When' }),
       column.accessor((thing) => (thing.dry === 'must' ? (thing.inDrySack ? 'in a sack' : 'must') : ''), {
         id: 'dry',
         header: 'Dry',

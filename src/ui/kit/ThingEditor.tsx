@@ -184,7 +184,7 @@ export function ThingEditor({ thing }: { thing: Thing }) {
         value={thing.quantity}
         onChange={(value) => typeof value === 'number' && value >= 1 && decide({ quantity: value })}
       />
-      <Choice label="Needed" value={thing.call} options={CALLS} onChoose={(call) => decide({ call })} />
+      <Choice label="Needed when" value={thing.call} options={CALLS} onChoose={(call) => decide({ call })} />
       <Choice
         label="Needed"
         value={thing.need}
