@@ -46,6 +46,7 @@ const THING = tableOf<OwnedThing>({
   id: 'text',
   name: 'text',
   system: 'text',
+  kind: 'text',
   massG: 'double precision',
   massSource: 'text',
   volumeMl: 'double precision',

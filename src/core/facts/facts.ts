@@ -19,7 +19,8 @@ import {
   type PointMass,
   type WheelBalance,
 } from '@/core/ride/massProperties';
-import { addErrors, massErrorG, volumeErrorMl } from '@/core/units/uncertainty';
+import { thingMassErrorG, thingVolumeErrorMl } from '@/core/kit/kinds/errors';
+import { addErrors, massErrorG } from '@/core/units/uncertainty';
 import { conditionsOf, type Conditions } from '@/core/trip/conditions';
 import { bikeFactsOf, type BikeFacts } from './bikeFacts';
 import { stateAt, type Moment } from './state';
@@ -281,8 +282,8 @@ function compartmentFacts(
 function neededErrorMl(things: readonly Thing[]): number {
   const { placed, poured } = split(things);
   return addErrors([
-    ...placed.map((thing) => volumeErrorMl(leastRoomMl(thing), thing.volumeSource)),
-    ...poured.map((thing) => volumeErrorMl(fillMl(thing), thing.volumeSource)),
+    ...placed.map((thing) => thingVolumeErrorMl(thing, leastRoomMl(thing))),
+    ...poured.map((thing) => thingVolumeErrorMl(thing, fillMl(thing))),
   ]);
 }
 
@@ -297,7 +298,7 @@ function totalsOf(
   let onRiderG = worn.reduce((sum, thing) => sum + thingMassG(thing), 0);
   let bagsG = 0;
   const errors: number[] = [];
-  const noteError = (thing: Thing) => errors.push(thing.quantity * massErrorG(thing.massG, thing.massSource));
+  const noteError = (thing: Thing) => errors.push(thing.quantity * thingMassErrorG(thing));
   worn.forEach(noteError);
   for (const { spot, things } of compartments) {
     for (const thing of things) {

@@ -74,7 +74,7 @@ describe('reading a kit', () => {
     ['an absurd mass', 'name,mass\nMug,900 kg', /mass: At most 60000 g/],
     ['a mass that is a formula', 'name,mass\nMug,=1+1', /mass: "=1\+1" is not a mass/],
     ['a fraction of a piece', 'name,mass,qty\nMug,5,1.5', /quantity: A whole number/],
-    ['nothing to go by', 'name,mass\nMug,', /mass: Neither a mass nor a volume/],
+    ['nothing to go by', 'name,mass\nWidget,', /mass: Neither a mass nor a volume/],
     ['no name', 'name,mass\n,40', /name: The row has no name/],
     ['an unknown call', 'name,mass,call\nMug,40,sometimes', /call: "sometimes" is not known. Use riding/],
     ['a name twice', 'name,mass\nMug,40\nmug,50', /stands in the list twice/],
@@ -128,6 +128,7 @@ describe('writing a kit', () => {
       // A list has no columns for how masses were found or what is packed inside what: plan files have.
       const {
         id: _id,
+        kind: _kind,
         massSource: _mass,
         volumeSource: _volume,
         hollow: _hollow,

@@ -18,8 +18,10 @@ import {
   THING_DEFAULTS,
 } from '@/core/kit/thing';
 import { parseQuantity, readNumber, unitSize } from '@/core/units/parse';
+import { thingOfKind } from '@/core/kit/kinds/newThing';
+import { understand } from '@/core/kit/kinds/understand';
 import { densityGPerL, guessProvides, guessSystem, guessTraits, guessView } from '@/core/kit/guess';
-import { FIELD_SYNONYMS, FIELD_UNITS, KIT_FIELDS, type KitField } from './kitFields';
+import { FIELD_SYNONYMS, FIELD_UNITS, KIT_FIELDS, type KitField, SYSTEM_SYNONYMS } from './kitFields';
 import type { Table } from './readTable';
 
 /** What a column is taken to mean; the rider can change it before anything is saved. */
@@ -118,6 +120,9 @@ export function understandRows(
   });
 }
 
+/** A bare volume below this is litres. */
+const LEAST_BARE_ML = 40;
+
 function understandRow(
   line: number,
   cells: readonly string[],
@@ -136,7 +141,17 @@ function understandRow(
     const text = cell(field);
     const measure = FIELD_UNITS[field];
     if (text === '' || !measure) return null;
-    const unit = columns.find((column) => column.field === field)?.unit ?? measure.bare;
+    const column = columns.find((candidate) => candidate.field === field);
+    const number = readNumber(text);
+    // Nobody packs a thing of six millilitres: a small bare number in a column without a unit is litres.
+    const isLitres =
+      measure.dimension === 'volume' &&
+      !column?.unit &&
+      number !== null &&
+      number > 0 &&
+      number < LEAST_BARE_ML;
+    if (isLitres) guesses.push(`${field}: ${text} l, as no unit is given`);
+    const unit = isLitres ? 'l' : (column?.unit ?? measure.bare);
     const parsed = parseQuantity(text, measure.dimension, unit);
     if (!parsed.ok) fault(field, parsed.error);
     else if (parsed.value < 0)
@@ -159,7 +174,10 @@ function understandRow(
   const name = cell('name');
   const known = byName.get(name.toLowerCase());
   if (name === '') fault('name', 'The row has no name.');
-  const system = choice<System>('system', SYSTEMS, {}) ?? known?.system ?? null;
+  const { kind: ofKind } = understand(name.slice(0, 300));
+  // What the row does not say is as it is in the kit, or as things of its kind are.
+  const typical = known ?? (ofKind ? thingOfKind('typical', ofKind, { name }) : undefined);
+  const system = systemIn(cell('system'), guesses) ?? known?.system ?? null;
   const massCell = measured('mass');
   const waterMl = measured('water') ?? known?.waterMl ?? 0;
   const sides = { length: measured('length'), width: measured('width'), height: measured('height') };
@@ -207,11 +225,15 @@ function understandRow(
   const quantity = quantityText === '' ? (known?.quantity ?? 1) : readNumber(quantityText);
   if (quantity === null) fault('quantity', `"${quantityText.slice(0, 30)}" is not a number of pieces.`);
 
-  const guessedSystem = system ?? guessSystem(name);
+  const guessedSystem = system ?? typical?.system ?? guessSystem(name);
   if (!system) guesses.push(`system: ${guessedSystem}`);
-  const form = formFrom(kind ?? known?.form.kind ?? null, sides, known?.form ?? null);
-  let volumeMl = volumeCell ?? (form && formVolumeMl(form)) ?? known?.volumeMl ?? null;
-  let massG = massCell ?? known?.massG ?? null;
+  const form = formFrom(kind ?? typical?.form.kind ?? null, sides, typical?.form ?? null);
+  let volumeMl = volumeCell ?? (form && formVolumeMl(form)) ?? typical?.volumeMl ?? null;
+  let massG = massCell ?? typical?.massG ?? null;
+  if (!known && ofKind && massCell === null)
+    guesses.push(`mass: ≈ ${massG} g, as a ${ofKind.family.toLowerCase()} has`);
+  if (!known && ofKind && volumeCell === null)
+    guesses.push(`volume: ≈ ${Math.round(volumeMl!)} ml, as a ${ofKind.family.toLowerCase()} has`);
   if (massG === null && volumeMl === null) {
     if (!faults.some(({ field }) => field === 'mass' || field === 'volume')) {
       fault('mass', 'Neither a mass nor a volume is given. One of them is needed.');
@@ -230,7 +252,8 @@ function understandRow(
   if (!form && !kind) guesses.push('form: soft');
   const shape = form ?? guessForm(kind ?? 'soft', volumeMl);
   const candidate: Thing = {
-    ...(known ?? THING_DEFAULTS),
+    ...THING_DEFAULTS,
+    ...typical,
     id: known?.id ?? makeId(),
     name,
     system: guessedSystem,
@@ -242,14 +265,14 @@ function understandRow(
     form:
       shape.kind === 'soft' && loose !== null ? { kind: 'soft', looseMl: Math.max(loose, volumeMl) } : shape,
     waterMl,
-    call: call ?? known?.call ?? 'camp',
-    dry: dry ?? known?.dry ?? 'does not care',
+    call: call ?? typical?.call ?? 'camp',
+    dry: dry ?? typical?.dry ?? 'does not care',
     inDrySack: sack ? sack === 'yes' : (known?.inDrySack ?? false),
-    carry: carry ?? known?.carry ?? 'bike',
-    need: need ?? known?.need ?? 'should',
-    provides: provides ?? known?.provides ?? guessProvides(name),
-    view: clearView ?? known?.view ?? guessView(name),
-    traits: traits ?? known?.traits ?? guessTraits(name),
+    carry: carry ?? typical?.carry ?? 'bike',
+    need: need ?? typical?.need ?? 'should',
+    provides: provides ?? typical?.provides ?? guessProvides(name),
+    view: clearView ?? typical?.view ?? guessView(name),
+    traits: traits ?? typical?.traits ?? guessTraits(name),
   };
   const checked = thingSchema.safeParse(candidate);
   if (!checked.success) {
@@ -257,6 +280,15 @@ function understandRow(
     return { line, name, thing: null, faults, guesses };
   }
   return { line, name, thing: checked.data, faults, guesses };
+}
+
+/** The system of a list's category; where it is none of ours, what the name says counts, and that is told. */
+function systemIn(text: string, guesses: string[]): System | null {
+  const word = text.trim().toLowerCase();
+  if (word === '') return null;
+  const system = SYSTEMS.find((own) => own === word) ?? SYSTEM_SYNONYMS[word];
+  if (!system) guesses.push(`system: "${text.slice(0, 30)}" is not one of ours`);
+  return system ?? null;
 }
 
 const fieldOf = (key: string): KitField | 'row' =>

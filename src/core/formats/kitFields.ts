@@ -1,3 +1,4 @@
+import type { System } from '@/core/kit/thing';
 import type { Dimension } from '@/core/units/parse';
 
 /** What a column of a kit list can mean. */
@@ -58,4 +59,52 @@ export const FIELD_SYNONYMS: Record<KitField, readonly string[]> = {
   provides: ['gives', 'role'],
   traits: ['nature', 'properties', 'hazards'],
   water: ['waterml', 'contents', 'wateratstart'],
+};
+
+/** What other lists call our systems. */
+export const SYSTEM_SYNONYMS: Readonly<Record<string, System>> = {
+  sleeping: 'sleep',
+  'sleep system': 'sleep',
+  bedding: 'sleep',
+  tent: 'shelter',
+  camp: 'shelter',
+  camping: 'shelter',
+  clothing: 'clothes',
+  apparel: 'clothes',
+  'worn clothing': 'clothes',
+  kitchen: 'cook',
+  cooking: 'cook',
+  cookware: 'cook',
+  stove: 'cook',
+  consumables: 'food',
+  nutrition: 'food',
+  snacks: 'food',
+  hydration: 'water',
+  drink: 'water',
+  repair: 'tools',
+  'tools and spares': 'tools',
+  'bike tools': 'tools',
+  'repair kit': 'tools',
+  spares: 'tools',
+  bike: 'tools',
+  medical: 'first aid',
+  health: 'first aid',
+  safety: 'first aid',
+  toiletries: 'hygiene',
+  bathroom: 'hygiene',
+  wash: 'hygiene',
+  'personal care': 'hygiene',
+  electronic: 'electronics',
+  tech: 'electronics',
+  power: 'electronics',
+  lights: 'electronics',
+  lighting: 'electronics',
+  navigation: 'electronics',
+  photo: 'electronics',
+  documents: 'papers',
+  money: 'papers',
+  luxury: 'luxuries',
+  comfort: 'luxuries',
+  misc: 'luxuries',
+  other: 'luxuries',
 };

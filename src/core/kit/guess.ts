@@ -1,5 +1,4 @@
 import type { Provides, System, Thing, Trait } from './thing';
-import { guessForm, THING_DEFAULTS } from './thing';
 
 /**
  * Words that suggest a system. A guess is always shown as one, and the rider corrects it; the list only saves
@@ -99,32 +98,4 @@ export function guessView(name: string): Thing['view'] {
   if (/(rear|tail).*(light|lamp)/i.test(name)) return 'behind';
   if (/(front|bar|bike).*(light|lamp)/i.test(name)) return 'ahead';
   return 'none';
-}
-
-/** A new thing of which only the name, and perhaps mass or volume, is known; the rest is guessed and says so. */
-export function newThing(id: string, name: string, massG: number | null, volumeMl: number | null): Thing {
-  const system = guessSystem(name);
-  const mass = massG ?? Math.round(((volumeMl ?? 500) / 1000) * densityGPerL(system));
-  const volume = volumeMl ?? Math.round((mass / densityGPerL(system)) * 1000);
-  return {
-    ...THING_DEFAULTS,
-    id,
-    name,
-    system,
-    quantity: 1,
-    massG: mass,
-    massSource: massG === null ? 'estimate' : 'kitchen scale',
-    volumeMl: volume,
-    volumeSource: 'estimate',
-    form: guessForm('soft', volume),
-    waterMl: 0,
-    call: 'camp',
-    dry: 'does not care',
-    inDrySack: false,
-    carry: 'bike',
-    need: 'should',
-    provides: guessProvides(name),
-    view: guessView(name),
-    traits: guessTraits(name),
-  };
 }

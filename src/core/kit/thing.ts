@@ -101,6 +101,12 @@ export const ownedThingSchema = z.object({
   id: idSchema,
   name: nameSchema,
   system: z.enum(SYSTEMS),
+  kind: z
+    .string()
+    .max(80)
+    .nullable()
+    .default(null)
+    .describe('The kind that estimates of it come from; null where none is known'),
   massG: massG.describe('Mass of one, in grams, without water'),
   massSource,
   volumeMl: volumeMl.describe('Packed volume of one, in ml; for a soft thing, hard-pressed'),

@@ -4,8 +4,6 @@ import { Button, TextInput } from '@mantine/core';
 import { IconSearch } from '@tabler/icons-react';
 import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
-import { newThing } from '@/core/kit/guess';
-import { readQuickAdd } from '@/core/kit/quickAdd';
 import { SYSTEMS, thingMassG, type System } from '@/core/kit/thing';
 import { LIMITS } from '@/core/plan/limits';
 import { usePlan } from '@/ui/plan/PlanProvider';
@@ -13,6 +11,7 @@ import { Choice } from '@/ui/shared/Choice';
 import { Empty } from '@/ui/shared/States';
 import { useSelection } from '@/ui/shared/SelectionProvider';
 import { KitTable } from './KitTable';
+import { QuickAdd } from './QuickAdd';
 import styles from './KitStage.module.css';
 
 // Reading files is for the few times a list comes in; the table is what opens every time.
@@ -57,14 +56,11 @@ export function KitStage() {
         )}
       </header>
       <div className={styles.tools}>
-        <QuickAddField
-          onAdd={(line) => {
-            const read = readQuickAdd(line);
-            if (!read.ok) return read.error;
-            const { name, quantity, massG, volumeMl } = read.value;
-            const thing = { ...newThing(crypto.randomUUID(), name.slice(0, 120), massG, volumeMl), quantity };
-            if (store.edit({ kind: 'put things', things: [thing] })) chooseThing(thing.id);
-            return null;
+        <QuickAdd
+          onAdd={(thing) => {
+            if (!store.edit({ kind: 'put things', things: [thing] })) return false;
+            chooseThing(thing.id);
+            return true;
           }}
           full={things.length >= LIMITS.things}
         />
@@ -99,36 +95,3 @@ export function KitStage() {
 }
 
 const counted = (things: number): string => (things === 1 ? '1 thing' : `${things} things`);
-
-/** @param onAdd adds what was typed, or says what is wrong with it */
-function QuickAddField({ onAdd, full }: { onAdd: (line: string) => string | null; full: boolean }) {
-  const [line, setLine] = useState('');
-  const [wrong, setWrong] = useState<string | null>(null);
-  return (
-    <form
-      className={styles.add}
-      onSubmit={(event) => {
-        event.preventDefault();
-        if (!line.trim() || full) return;
-        const problem = onAdd(line);
-        setWrong(problem);
-        if (!problem) setLine('');
-      }}
-    >
-      <TextInput
-        aria-label="Add a thing"
-        placeholder="Add a thing: Mug 78 g 0.4 l"
-        value={line}
-        onChange={(event) => {
-          setLine(event.currentTarget.value);
-          setWrong(null);
-        }}
-        error={full ? `A kit holds at most ${LIMITS.things} things.` : wrong}
-        className={styles.addInput}
-      />
-      <Button type="submit" disabled={!line.trim() || full}>
-        Add
-      </Button>
-    </form>
-  );
-}
