@@ -11,6 +11,7 @@ const BIKE = tableOf<Bike>({
   massG: 'double precision',
   massSource: 'text',
   greatestTotalG: 'double precision',
+  assumed: 'jsonb',
   geometry: 'jsonb',
   tape: 'jsonb',
   build: 'jsonb',

@@ -21,6 +21,7 @@ const TRIP = tableOf<Trip>({
   nightMinimumC: 'double precision',
   dayMaximumC: 'double precision',
   rain: 'text',
+  cooking: 'text',
   filling: 'text',
   surface: 'text',
 });

@@ -39,10 +39,17 @@ async function databaseBefore(next: string) {
   };
 }
 
-/** Rows of a table as they stand, columns by name; the others take their defaults. */
+/** Rows of a table as it stands then: columns by name, without those it does not have yet; the others take their defaults. */
 async function insert(client: Client, table: string, rows: readonly Record<string, unknown>[]) {
   if (rows.length === 0) return;
-  const columns = Object.keys(rows[0]!).join(', ');
+  const there = await client.query<{ name: string }>(
+    'select column_name as name from information_schema.columns where table_name = $1',
+    [table],
+  );
+  const known = new Set(there.rows.map(({ name }) => name));
+  const columns = Object.keys(rows[0]!)
+    .filter((column) => known.has(column))
+    .join(', ');
   await client.query(
     `insert into ${table} (${columns}) select ${columns} from jsonb_populate_recordset(null::${table}, $1::jsonb)`,
     [JSON.stringify(rows)],

@@ -129,12 +129,23 @@ export const wheelReadingsSchema = z.object({
 });
 export type WheelReadings = z.infer<typeof wheelReadingsSchema>;
 
+/** What a bike is, and how large, where nothing of it has been measured. */
+export const BIKE_TYPES = ['hardtail', 'full suspension', 'gravel', 'road', 'touring', 'fat'] as const;
+export type BikeType = (typeof BIKE_TYPES)[number];
+export const FRAME_SIZES = ['S', 'M', 'L', 'XL'] as const;
+export type FrameSize = (typeof FRAME_SIZES)[number];
+
 export const bikeSchema = z.object({
   id: idSchema,
   name: nameSchema,
   massG: massG.describe('Bike without bags, bottles or load, in grams'),
   massSource,
   greatestTotalG: limitG.describe("Maker's limit for bike, rider and load together, or null when not known"),
+  assumed: z
+    .object({ type: z.enum(BIKE_TYPES), size: z.enum(FRAME_SIZES) })
+    .nullable()
+    .default(null)
+    .describe('Whose average figures stand in for those that are not known; null for a hardtail of size M'),
   geometry: knownFiguresSchema.describe('Figures that are known; a missing one has a default'),
   tape: z.union([tapeSchema, z.null()]).default(null),
   build: buildSchema.default(() => buildSchema.parse({})),
@@ -173,6 +184,7 @@ export const newBike = (id: string, name: string): Bike => ({
   massG: 13_000,
   massSource: 'estimate',
   greatestTotalG: null,
+  assumed: null,
   geometry: {},
   tape: null,
   build: DEFAULT_BUILD,

@@ -10,6 +10,7 @@ import {
 } from './bike';
 import { sideView, type SideView } from './sideView';
 import { figuresFromTape } from './tape';
+import { assumedGeometry } from './types';
 
 /** How a figure came about. `worked out` follows from the others; `default` is an average bike's. */
 export type FigureSource = 'given' | 'by tape' | 'worked out' | 'default';
@@ -46,9 +47,12 @@ const TAPE_OFF_DEG = 3;
  * @param bike null stands for a middling hardtail
  * @example figuresOf({ ...newBike('b', 'B'), geometry: { stackMm: 600 } }).sources.reachMm // 'default'
  */
-export function figuresOf(bike: Pick<Bike, 'geometry' | 'tape' | 'build'> | null): Figures {
+export function figuresOf(
+  bike: (Pick<Bike, 'geometry' | 'tape' | 'build'> & Partial<Pick<Bike, 'assumed'>>) | null,
+): Figures {
   const given: KnownFigures = bike?.geometry ?? {};
-  const geometry: BikeGeometry = { ...DEFAULT_GEOMETRY };
+  const assumed = bike?.assumed ? assumedGeometry(bike.assumed.type, bike.assumed.size) : null;
+  const geometry: BikeGeometry = { ...(assumed ?? DEFAULT_GEOMETRY) };
   const sources = Object.fromEntries(KEYS.map((key) => [key, 'default'])) as Record<FigureKey, FigureSource>;
   const doubts: FigureDoubt[] = [];
   const set = (key: FigureKey, value: number, source: FigureSource) => {
@@ -57,8 +61,9 @@ export function figuresOf(bike: Pick<Bike, 'geometry' | 'tape' | 'build'> | null
   };
   const known = (key: FigureKey) => sources[key] !== 'default';
 
-  if (bike?.build.bar === 'drop') Object.assign(geometry, { barWidthMm: 440, stemMm: 80, barRiseMm: 25 });
-  if (bike?.build.bar === 'swept') Object.assign(geometry, { barWidthMm: 780 });
+  if (!assumed && bike?.build.bar === 'drop')
+    Object.assign(geometry, { barWidthMm: 440, stemMm: 80, barRiseMm: 25 });
+  if (!assumed && bike?.build.bar === 'swept') Object.assign(geometry, { barWidthMm: 780 });
   for (const key of KEYS) if (given[key] !== undefined) set(key, given[key], 'given');
   if (!known('rearWheelBeadMm')) geometry.rearWheelBeadMm = geometry.wheelBeadMm;
   if (!known('rearTyreWidthMm')) geometry.rearTyreWidthMm = geometry.tyreWidthMm;
@@ -76,7 +81,7 @@ export function figuresOf(bike: Pick<Bike, 'geometry' | 'tape' | 'build'> | null
       }
     } else doubts.push(read.error);
   }
-  if (!known('saddleHeightMm'))
+  if (!known('saddleHeightMm') && !(assumed && !known('seatTubeMm')))
     geometry.saddleHeightMm = Math.max(LEAST_SADDLE_MM, geometry.seatTubeMm + POST_SHOWING_MM);
 
   const tape = bike?.tape ?? null;

@@ -18,6 +18,7 @@ export const HARDTAIL: Bike = {
   massG: 13_400,
   massSource: 'luggage scale',
   greatestTotalG: 125_000,
+  assumed: null,
   geometry: { ...DEFAULT_GEOMETRY, wheelbaseMm: 1138 },
   tape: null,
   build: buildSchema.parse({
@@ -72,6 +73,7 @@ export const DEMO_SETUPS: readonly DemoSetup[] = [
       massG: 14_200,
       massSource: 'luggage scale',
       greatestTotalG: null,
+      assumed: null,
       geometry: {
         wheelBeadMm: 559,
         tyreWidthMm: 50,
@@ -115,6 +117,7 @@ export const DEMO_SETUPS: readonly DemoSetup[] = [
       massG: 12_900,
       massSource: 'label',
       greatestTotalG: 115_000,
+      assumed: null,
       geometry: {
         stackMm: 602,
         reachMm: 385,
@@ -155,6 +158,7 @@ export const DEMO_SETUPS: readonly DemoSetup[] = [
       massG: 14_600,
       massSource: 'luggage scale',
       greatestTotalG: 120_000,
+      assumed: null,
       geometry: {
         stackMm: 628,
         reachMm: 470,
@@ -198,6 +202,7 @@ export const DEMO_SETUPS: readonly DemoSetup[] = [
       massG: 8_900,
       massSource: 'kitchen scale',
       greatestTotalG: 110_000,
+      assumed: null,
       geometry: {
         stackMm: 565,
         reachMm: 385,

@@ -18,6 +18,7 @@ export const demoPlan = (): Plan => ({
     nightMinimumC: 3,
     dayMaximumC: 17,
     rain: 'likely',
+    cooking: 'stove',
     filling: 'by when it is wanted',
     surface: 'gravel',
   },

@@ -153,6 +153,7 @@ export const emptyPlan = (name: string): Plan => ({
     nightMinimumC: 8,
     dayMaximumC: 20,
     rain: 'unlikely',
+    cooking: 'stove',
     filling: 'by when it is wanted',
     surface: 'gravel',
   },

@@ -6,6 +6,9 @@ export const SLEEPING = ['tent', 'bivvy', 'tarp', 'hammock', 'hut', 'hotel'] as 
 export type Sleeping = (typeof SLEEPING)[number];
 export const RAIN = ['unlikely', 'likely'] as const;
 export type Rain = (typeof RAIN)[number];
+/** Schools of cooking (domain). */
+export const COOKING = ['stove', 'no stove', 'buy on the way'] as const;
+export type Cooking = (typeof COOKING)[number];
 /** Schools of filling bags; each sets the loader's weights. */
 export const FILLINGS = ['by when it is wanted', 'by system', 'by weight alone'] as const;
 export type Filling = (typeof FILLINGS)[number];
@@ -19,6 +22,7 @@ export const tripSchema = z
     nightMinimumC: temperatureC.describe('Expected coldest night'),
     dayMaximumC: temperatureC.describe('Expected warmest day'),
     rain: z.enum(RAIN),
+    cooking: z.enum(COOKING).default('stove').describe('How the rider eats'),
     filling: z.enum(FILLINGS),
     surface: z.enum(SURFACES).default('gravel').describe('What most of the way is like; sets tyre pressures'),
   })

@@ -95,6 +95,7 @@ export function KitTable({ things }: { things: Thing[] }) {
                 <th
                   key={header.id}
                   scope="col"
+                  data-column={header.column.id}
                   aria-sort={sorted ? (sorted === 'asc' ? 'ascending' : 'descending') : 'none'}
                   data-number={isNumber(header.column.columnDef.meta) || undefined}
                 >

@@ -10,6 +10,9 @@ import { LIMITS } from '@/core/plan/limits';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import styles from './QuickAdd.module.css';
 
+/** From so sure on no other kinds are offered. */
+const SURE = 0.9;
+
 /**
  * A line that adds a thing by its name. Shows what was understood while it is typed, and kinds it may be; asks how big
  * something is that nobody knows.
@@ -22,7 +25,12 @@ export function QuickAdd({ onAdd, full }: { onAdd: (thing: Thing) => boolean; fu
   const typed = line.trim();
   const understood = useMemo(() => understand(typed.slice(0, 300)), [typed]);
   const others = useMemo(
-    () => suggest(typed.slice(0, 300)).filter(({ id }) => id !== understood.kind?.id),
+    () =>
+      understood.score > SURE
+        ? []
+        : suggest(typed.slice(0, 300))
+            .filter(({ id }) => id !== understood.kind?.id)
+            .slice(0, 3),
     [typed, understood],
   );
   const clear = () => {
@@ -92,7 +100,7 @@ export function QuickAdd({ onAdd, full }: { onAdd: (thing: Thing) => boolean; fu
             <>
               <span className="quiet">{sentenceOf(understood, format)}</span>
               {others.length > 0 && <span className="quiet">Or:</span>}
-              {others.slice(0, 4).map((kind) => (
+              {others.map((kind) => (
                 <Button key={kind.id} size="compact-sm" variant="default" onClick={() => choose(kind)}>
                   {kind.name}
                 </Button>

@@ -15,7 +15,7 @@ export function sentenceOf(understood: Understood, format: Formatter): string {
   const what = `${quantity > 1 ? `${quantity} × ` : ''}${kind?.name ?? name}`;
   const about = (value: number, error: number, estimated: boolean, write: (value: number) => string) =>
     estimated
-      ? `≈ ${write(value)} (${write(Math.max(0, value - 2 * error))} to ${write(value + 2 * error)})`
+      ? `≈ ${write(value)} (${write(rounded(value - 2 * error))} to ${write(rounded(value + 2 * error))})`
       : write(value);
   const mass = about(thing.massG, thingMassErrorG(thing), thing.massSource === 'estimate', format.mass);
   const volume = about(
@@ -26,4 +26,11 @@ export function sentenceOf(understood: Understood, format: Formatter): string {
   );
   const filled = thing.waterMl > 0 ? `, filled with ${format.volume(thing.waterMl)} of water` : '';
   return `${what}: ${mass}, ${volume} packed${quantity > 1 ? ', each' : ''}${filled}.`;
+}
+
+/** To two figures: an estimate has no more. */
+function rounded(value: number): number {
+  if (value <= 0) return 0;
+  const step = 10 ** (Math.floor(Math.log10(value)) - 1);
+  return Math.round(value / step) * step;
 }
