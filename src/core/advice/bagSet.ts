@@ -27,7 +27,7 @@ type SetPlace = keyof typeof BY_PLACE;
 const PLACES: Record<BagSet, readonly SetPlace[]> = {
   'bar, frame and seat': ['bar roll', 'seat pack', 'top tube bag', 'stem bag'],
   'with fork bags': ['bar roll', 'seat pack', 'top tube bag', 'stem bag', 'fork bag', 'fork bag'],
-  'rack and panniers': ['bar roll', 'pannier', 'pannier', 'top tube bag', 'stem bag'],
+  'rack and panniers': ['bar roll', 'rear rack', 'pannier', 'pannier', 'top tube bag', 'stem bag'],
 };
 
 /** Whether the bags of a plan would hang free of everything. */
@@ -44,26 +44,40 @@ const hangs = (plan: Plan, bag: Bag): boolean =>
 export function bagSet(plan: Plan, set: BagSet, makeId: () => string): Bag[] {
   let trial: Plan = { ...plan, load: [] };
   const added: Bag[] = [];
-  const add = (bag: Bag) => {
-    added.push(bag);
-    trial = { ...trial, bags: [...trial.bags, bag] };
+  const add = (bags: readonly Bag[]) => {
+    added.push(...bags);
+    trial = { ...trial, bags: [...trial.bags, ...bags] };
   };
-  for (const mount of trial.bike?.build.mounts ?? []) {
-    if (mount.place !== 'down tube' && mount.place !== 'seat tube') continue;
-    const cage = best(trial, 'bottle cage', makeId);
-    if (cage) add(cage);
-  }
+  add(inTheTriangle(trial, makeId));
   for (const place of PLACES[set]) {
-    const isSingle = place === 'bar roll' || place === 'seat pack' || place === 'top tube bag';
+    const isSingle = ONE_ALONE.has(place);
     if (isSingle && trial.bags.some((bag) => bag.place === place)) continue;
     const bag = best(trial, place, makeId);
-    if (bag) add(bag);
-  }
-  if (!trial.bags.some(({ place }) => place === 'frame bag')) {
-    const frame = halfFrameBag(trial, makeId);
-    if (frame) add(frame);
+    if (bag) add([bag]);
   }
   return added;
+}
+
+const ONE_ALONE: ReadonlySet<SetPlace> = new Set(['bar roll', 'seat pack', 'rear rack', 'top tube bag']);
+
+/** Cages and a half frame bag over them: as many bottles as leave it room, one within reach at least. */
+function inTheTriangle(plan: Plan, makeId: () => string): Bag[] {
+  const cages: Bag[] = [];
+  const taken = plan.bags.filter(({ place }) => place === 'bottle cage').length;
+  const mounts = (plan.bike?.build.mounts ?? []).filter(
+    ({ place }) => place === 'down tube' || place === 'seat tube',
+  );
+  for (let i = taken; i < mounts.length; i += 1) {
+    const cage = best({ ...plan, bags: [...plan.bags, ...cages] }, 'bottle cage', makeId);
+    if (cage) cages.push(cage);
+  }
+  if (plan.bags.some(({ place }) => place === 'frame bag')) return cages;
+  for (let count = cages.length; count >= 0; count -= 1) {
+    const kept = cages.slice(0, count);
+    const frame = halfFrameBag({ ...plan, bags: [...plan.bags, ...kept] }, makeId);
+    if (frame) return [...kept, frame];
+  }
+  return cages;
 }
 
 function best(plan: Plan, place: SetPlace, makeId: () => string): Bag | null {

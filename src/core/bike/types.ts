@@ -11,8 +11,8 @@ interface TypeFigures {
 }
 
 const cages: Build['mounts'] = [
-  { place: 'down tube', bolts: 2, lowestMm: 160, limitG: null },
-  { place: 'seat tube', bolts: 2, lowestMm: 120, limitG: null },
+  { place: 'down tube', bolts: 2, lowestMm: 180, limitG: null },
+  { place: 'seat tube', bolts: 2, lowestMm: 170, limitG: null },
 ];
 const forkMounts: Build['mounts'] = [
   { place: 'left fork leg', bolts: 3, lowestMm: 150, limitG: null },

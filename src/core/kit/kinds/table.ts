@@ -260,8 +260,8 @@ light | 170 25 | 420 35 | soft 1.6
 = Bottle | water bottle; bottle; bidon; drinking bottle; cycling bottle; sports bottle; bike bottle; pet bottle; water flask; drink bottle; plastic bottle; steel bottle; tritan bottle | water | riding | must | no | | hold water | cage | empty; plastic
 0.5 l | 70 40 | = 12 | cyl 190x73
 0.6 l | 78 40 | = 12 | cyl 200x73
-*0.75 l | 90 40 | = 12 | cyl 250x73
-1 l | 130 50 | = 12 | cyl 265x80
+*0.75 l | 90 40 | = 12 | cyl 240x73
+1 l | 130 50 | = 12 | cyl 280x76
 1.5 l | 50 50 | = 12 | cyl 320x90
 2 l | 60 50 | = 12 | cyl 330x105
 = Bladder | bladder; water bladder; hydration bladder; reservoir; hydration reservoir; water bag; water sack; water reservoir; water carrier; hydration pack bladder; folding water bag | water | camp | nice | no | hose | hold water | | empty and rolled
