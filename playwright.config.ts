@@ -16,6 +16,8 @@ export default defineConfig({
   use: {
     baseURL: process.env.BASE_URL,
     viewport: { width: 1280, height: 800 },
+    // What cannot be pressed is told soon; a search has waits of its own.
+    actionTimeout: 45_000,
     launchOptions: { executablePath: CHROMIUM, args: CHROMIUM_FLAGS },
     // A trace takes a third of a journey's time: `npm run e2e -- --trace on` where one is to be looked at.
     trace: 'off',

@@ -9,6 +9,8 @@ export interface Account {
 }
 
 export const DEMO_ACCOUNT_ID = 'demo';
+/** Of whoever uses this machine without an account. */
+export const OWN_ACCOUNT_ID = 'own';
 /** A session lasts this long after signing in. */
 export const SESSION_DAYS = 90;
 
@@ -21,6 +23,13 @@ export async function ensureDemoAccount(client: Client): Promise<string> {
     [DEMO_ACCOUNT_ID],
   );
   return DEMO_ACCOUNT_ID;
+}
+
+/** The account of this machine's own rider, made if it is not there yet. */
+export async function ensureOwnAccount(client: Client): Promise<void> {
+  await client.query(`insert into account (id, name) values ($1, 'You') on conflict (id) do nothing`, [
+    OWN_ACCOUNT_ID,
+  ]);
 }
 
 /** Starts a session and returns its token, which is nowhere stored. */

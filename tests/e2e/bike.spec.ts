@@ -21,7 +21,7 @@ test.describe('with no bike yet', () => {
     rider,
   }) => {
     await rider.open('bike');
-    await page.getByRole('button', { name: 'Enter my bike' }).click();
+    await page.getByRole('button', { name: 'I have its figures or a tape' }).click();
     await expect(page.getByText('defaults of an average bike')).toBeVisible();
     const take = page.getByRole('button', { name: 'Take these measures' });
     await fill(page, 'Along the top tube, inside', '515');

@@ -66,7 +66,7 @@ test.describe('from nothing', () => {
     await rider.open('load');
     await expect(page.getByText('There are no bags to load')).toBeVisible();
     await page.getByRole('link', { name: 'Add bags to the bike' }).click();
-    await page.getByRole('button', { name: 'Enter my bike' }).click();
+    await page.getByRole('button', { name: 'I have its figures or a tape' }).click();
     await page.getByRole('tab', { name: 'Bags' }).click();
     await page.getByRole('button', { name: 'Add a bag' }).click();
     const mass = page.getByRole('textbox', { name: 'Own mass, empty' });

@@ -146,10 +146,10 @@ test('trips: another with the same kit, deleted after asking, and a loader that 
   await page.getByRole('button', { name: 'Delete Plateau and river loop, again' }).click();
   await expect(list).toHaveCount(1);
 
-  await page.getByRole('button', { name: 'New trip' }).click();
+  await page.getByRole('link', { name: 'New trip' }).click();
   await page.getByRole('textbox', { name: 'Name' }).fill('Bare');
-  await page.getByRole('button', { name: 'Begin' }).click();
-  await expect(page).toHaveURL(/\/trip$/);
+  await page.getByRole('button', { name: 'Begin with an empty list' }).click();
+  await expect(page).toHaveURL(/\/bike$/);
   await page.keyboard.press('Control+k');
   await page.getByRole('textbox', { name: 'Find' }).fill('load for me');
   await page.keyboard.press('Enter');

@@ -108,10 +108,16 @@ function fellowsFindings({ rider, name, facts }: RiderFacts, format: Formatter):
 }
 
 function stageState(stage: Stage, facts: Facts, findings: readonly Finding[], format: Formatter): StageState {
-  const worst = findings.find((finding) => finding.stage === stage && finding.severity !== 'note');
+  const worstOf = (of: Stage) =>
+    findings.find((finding) => finding.stage === of && finding.severity !== 'note')?.severity;
+  const own = worstOf(stage);
+  // A load is not ready while there is nothing to load, or the kit that is loaded is not.
+  const notYet =
+    stage === 'load' &&
+    (worstOf('kit') === 'stop' || facts.plan.things.length === 0 || facts.plan.bags.length === 0);
   return {
     stage,
-    verdict: worst ? (worst.severity === 'stop' ? 'stop' : 'check') : 'ready',
+    verdict: own === 'stop' ? 'stop' : own || notYet ? 'check' : 'ready',
     fact: stageFact(stage, facts, format),
   };
 }

@@ -1,15 +1,13 @@
 'use client';
 
-import { Button, SegmentedControl, Switch, Tabs } from '@mantine/core';
+import { SegmentedControl, Switch, Tabs } from '@mantine/core';
 import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
-import { newBike } from '@/core/bike/bike';
 import { DEFAULT_FRAME_BAG, frameBagCut } from '@/core/bag/frameBag';
 import { applyEdit } from '@/core/plan/apply';
 import { factsOf } from '@/core/facts/facts';
 import { slideBag } from '@/core/commands/slideBag';
 import { usePlan } from '@/ui/plan/PlanProvider';
-import { Empty } from '@/ui/shared/States';
 import { useSelection } from '@/ui/shared/SelectionProvider';
 import { BagList } from './BagList';
 import { BikeDrawing } from './BikeDrawing';
@@ -21,6 +19,8 @@ const BuildFields = dynamic(() => import('./BuildFields').then((m) => m.BuildFie
 const BalancePanel = dynamic(() => import('./BalancePanel').then((m) => m.BalancePanel));
 const TyrePanel = dynamic(() => import('./TyrePanel').then((m) => m.TyrePanel));
 const FrameBagPanel = dynamic(() => import('./FrameBagPanel').then((m) => m.FrameBagPanel));
+const StartBike = dynamic(() => import('./StartBike').then((m) => m.StartBike));
+const StartBags = dynamic(() => import('./StartBags').then((m) => m.StartBags));
 const SetupsPanel = dynamic(() => import('./SetupsPanel').then((m) => m.SetupsPanel));
 const FrontDrawing = dynamic(() => import('./FrontDrawing').then((m) => m.FrontDrawing));
 
@@ -100,29 +100,8 @@ export function BikeStage() {
           <FrontDrawing facts={facts} selected={bagId} onSelect={toggle} />
         )}
       </div>
-      {!bike && (
-        <Empty
-          title="No bike yet"
-          actions={
-            <>
-              <Button
-                onClick={() => {
-                  store.edit({ kind: 'set bike', bike: newBike(crypto.randomUUID(), 'My bike') });
-                  setTab('figures');
-                }}
-              >
-                Enter my bike
-              </Button>
-              <Button variant="default" onClick={() => setTab('set-ups')}>
-                Use one I have saved
-              </Button>
-            </>
-          }
-        >
-          The drawing shows an average bike. Enter your own from its maker&apos;s table or with a tape; every
-          figure you do not know has a default that says so.
-        </Empty>
-      )}
+      {!bike && <StartBike onOwnFigures={() => setTab('figures')} onSaved={() => setTab('set-ups')} />}
+      {bike && bags.length === 0 && <StartBags />}
       <Tabs value={tab} onChange={setTab} keepMounted={false} className={styles.tabs}>
         <Tabs.List>
           <Tabs.Tab value="bags">Bags</Tabs.Tab>

@@ -20,10 +20,7 @@ export interface ListedTrip {
   loaded: number;
 }
 
-type Wish =
-  | { from: 'nothing'; name: string }
-  | { from: 'trip'; tripId: string; name: string }
-  | { from: 'file'; plan: unknown };
+type Wish = { from: 'trip'; tripId: string; name: string } | { from: 'file'; plan: unknown };
 
 /** All trips of the account, and the ways to begin another. */
 export function TripList(props: { trips: ListedTrip[]; unused: UnusedItem[]; units: 'metric' | 'imperial' }) {
@@ -31,7 +28,7 @@ export function TripList(props: { trips: ListedTrip[]; unused: UnusedItem[]; uni
   const router = useRouter();
   const [problems, setProblems] = useState<string[]>([]);
   const [busy, setBusy] = useState(false);
-  const [naming, setNaming] = useState<ListedTrip | 'nothing' | null>(null);
+  const [naming, setNaming] = useState<ListedTrip | null>(null);
   const [deleting, setDeleting] = useState<ListedTrip | null>(null);
 
   const send = async (url: string, init: RequestInit): Promise<{ tripId?: string } | null> => {
@@ -83,7 +80,7 @@ export function TripList(props: { trips: ListedTrip[]; unused: UnusedItem[]; uni
         <p className="quiet">What goes in which bag, whether it fits, and what stays at home.</p>
       </header>
       <div className={styles.actions}>
-        <Button onClick={() => setNaming('nothing')} disabled={busy}>
+        <Button component={Link} href="/trips/new">
           New trip
         </Button>
         <FileButton onChange={(file) => void openFile(file)} accept="application/json,.json">
@@ -105,7 +102,17 @@ export function TripList(props: { trips: ListedTrip[]; unused: UnusedItem[]; uni
         </section>
       )}
       {trips.length === 0 ? (
-        <Empty title="No trips yet">Begin a trip, or open a plan file that you saved or were given.</Empty>
+        <Empty
+          title="No trips yet"
+          actions={
+            <Button component={Link} href="/trips/new">
+              Plan a trip
+            </Button>
+          }
+        >
+          Answer five questions and take the packing list for such a trip, or open a plan file that you saved
+          or were given.
+        </Empty>
       ) : (
         <ul className={styles.list} aria-label="Trips">
           {trips.map((trip) => (
@@ -142,13 +149,11 @@ export function TripList(props: { trips: ListedTrip[]; unused: UnusedItem[]; uni
       <Unused items={unused} units={units} busy={busy} onDelete={(items) => void removeOwned(items)} />
       {naming && (
         <NameTrip
-          like={naming === 'nothing' ? null : naming}
+          like={naming}
           onClose={() => setNaming(null)}
           onName={(name) => {
             setNaming(null);
-            void make(
-              naming === 'nothing' ? { from: 'nothing', name } : { from: 'trip', tripId: naming.id, name },
-            );
+            void make({ from: 'trip', tripId: naming.id, name });
           }}
         />
       )}
@@ -172,11 +177,11 @@ export function TripList(props: { trips: ListedTrip[]; unused: UnusedItem[]; uni
   );
 }
 
-function NameTrip(props: { like: ListedTrip | null; onClose: () => void; onName: (name: string) => void }) {
-  const [name, setName] = useState(props.like ? `${props.like.name}, again` : '');
+function NameTrip(props: { like: ListedTrip; onClose: () => void; onName: (name: string) => void }) {
+  const [name, setName] = useState(`${props.like.name}, again`);
   const usable = name.trim().length > 0 && name.length <= 120;
   return (
-    <Modal opened onClose={props.onClose} title={props.like ? 'Another trip with this kit' : 'New trip'}>
+    <Modal opened onClose={props.onClose} title="Another trip with this kit">
       <form
         onSubmit={(event) => {
           event.preventDefault();
@@ -189,11 +194,7 @@ function NameTrip(props: { like: ListedTrip | null; onClose: () => void; onName:
           value={name}
           maxLength={120}
           onChange={(event) => setName(event.currentTarget.value)}
-          description={
-            props.like
-              ? 'Bike, bags and things are the same ones; nothing is loaded yet.'
-              : 'You add bike, bags and things next.'
-          }
+          description="Bike, bags and things are the same ones; nothing is loaded yet."
         />
         <div className={styles.actions}>
           <Button type="submit" disabled={!usable}>

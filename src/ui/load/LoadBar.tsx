@@ -63,6 +63,11 @@ export function LoadBar() {
               Keep to compare
             </Button>
           )}
+          {draft.plan.load.length > 0 && (
+            <Button size="compact-sm" variant="default" component="a" href={`/lists/${store.tripId}`}>
+              List by bag
+            </Button>
+          )}
           {kept && (
             <Button
               size="compact-sm"

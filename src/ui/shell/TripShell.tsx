@@ -8,6 +8,7 @@ import Link from 'next/link';
 import { useState, type ReactNode } from 'react';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import { Consequences } from './Consequences';
+import { Headline } from './Headline';
 import { SaveNotice, SaveState } from './SaveNotice';
 import { StageBand } from './StageBand';
 import styles from './TripShell.module.css';
@@ -90,6 +91,7 @@ export function TripShell({ children }: { children: ReactNode }) {
         )}
       </header>
       <StageBand />
+      <Headline />
       <SaveNotice />
       <div className={styles.body}>
         <main id="stage" className={styles.stage} tabIndex={-1}>

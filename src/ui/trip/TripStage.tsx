@@ -3,7 +3,7 @@
 import { NumberInput, TextInput } from '@mantine/core';
 import dynamic from 'next/dynamic';
 import { riderSchema } from '@/core/plan/plan';
-import { FILLINGS, RAIN, SLEEPING, type Trip } from '@/core/trip/trip';
+import { COOKING, FILLINGS, RAIN, SLEEPING, type Trip } from '@/core/trip/trip';
 import { SURFACES } from '@/core/bike/tyrePressure';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import { Choice } from '@/ui/shared/Choice';
@@ -53,6 +53,13 @@ export function TripStage() {
           value={trip.sleeping}
           options={SLEEPING}
           onChoose={(sleeping) => set({ sleeping })}
+        />
+        <Choice
+          label="Eating"
+          value={trip.cooking}
+          options={COOKING}
+          words={{ stove: 'cooking on a stove', 'no stove': 'cold food, no stove' }}
+          onChoose={(cooking) => set({ cooking })}
         />
         <Choice label="Rain" value={trip.rain} options={RAIN} onChoose={(rain) => set({ rain })} />
         <Choice

@@ -1,21 +1,27 @@
 import { NextResponse, type NextRequest } from 'next/server';
-import { refusal, Refusal, refuseOtherSites } from '@/app/server/api';
+import { z } from 'zod';
+import { readText, refusal, Refusal, refuseOtherSites } from '@/app/server/api';
 import { database } from '@/app/server/database';
 import { SESSION_COOKIE, sessionCookie } from '@/app/server/session';
-import { createSession, endSession } from '@/db/accounts';
+import { createSession, DEMO_ACCOUNT_ID, endSession, ensureOwnAccount, OWN_ACCOUNT_ID } from '@/db/accounts';
 import { seedDemo } from '@/db/demo';
-import { DEMO_ACCOUNT_ID } from '@/db/accounts';
 
 const requestIdOf = (request: NextRequest) => request.headers.get('x-request-id') ?? crypto.randomUUID();
 
-/** Signs in to the demo account, where this server offers it. */
+const bodySchema = z.object({ space: z.enum(['own', 'demo']).default('demo') });
+
+/** Opens the rider's own space on this machine, or the demo, where this server offers them. */
 export async function POST(request: NextRequest): Promise<NextResponse> {
   try {
     refuseOtherSites(request);
-    if (process.env.GORVIN_DEMO !== '1') throw new Refusal(404, 'This server has no demo account.');
+    if (process.env.GORVIN_DEMO !== '1')
+      throw new Refusal(404, 'This server has no space that is open to anyone.');
+    const body = bodySchema.safeParse(JSON.parse((await readText(request, 1024)) || '{}'));
+    if (!body.success) throw new Refusal(422, 'Say which space to open: own or demo.');
     const pool = database();
-    await seedDemo(pool);
-    const token = await createSession(pool, DEMO_ACCOUNT_ID);
+    if (body.data.space === 'demo') await seedDemo(pool);
+    else await ensureOwnAccount(pool);
+    const token = await createSession(pool, body.data.space === 'demo' ? DEMO_ACCOUNT_ID : OWN_ACCOUNT_ID);
     const response = NextResponse.json({ ok: true });
     response.cookies.set(sessionCookie(token, request.nextUrl.protocol === 'https:'));
     return response;

@@ -1,0 +1,37 @@
+'use client';
+
+import { Button } from '@mantine/core';
+import { useRouter } from 'next/navigation';
+import { answerOf } from '@/core/evaluation/answer';
+import { useLoader } from '@/ui/load/LoaderProvider';
+import { usePlan } from '@/ui/plan/PlanProvider';
+import { useNextBreath } from '@/ui/shared/useNextBreath';
+import styles from './Headline.module.css';
+
+/** The answer at a glance, the same on every stage: whether it fits, the biggest doubt, and what to do next. */
+export function Headline() {
+  const { evaluation, store, format } = usePlan();
+  const { run } = useLoader();
+  const router = useRouter();
+  const { sentence, doubt, next } = answerOf(useNextBreath(evaluation), format);
+  return (
+    <section className={styles.headline} aria-label="The answer">
+      <p>
+        <strong>{sentence}</strong>
+        {doubt && <span> {doubt}</span>}
+      </p>
+      {next && (
+        <Button
+          size="compact-md"
+          variant="default"
+          onClick={() => {
+            router.push(`/trips/${store.tripId}/${'go' in next ? next.go : 'load'}`);
+            if ('action' in next) run();
+          }}
+        >
+          Next: {next.label.charAt(0).toLowerCase() + next.label.slice(1)}
+        </Button>
+      )}
+    </section>
+  );
+}
