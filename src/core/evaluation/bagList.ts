@@ -7,7 +7,7 @@ export interface BagListEntry {
   letter: string;
   name: string;
   massG: number;
-  things: { thing: Thing; holder: Thing | null }[];
+  things: { thing: Thing; contents: Thing[] }[];
 }
 
 export interface BagList {
@@ -18,14 +18,14 @@ export interface BagList {
 }
 
 /**
- * What is in which bag, in packing order. What is packed inside another thing follows it.
+ * What is in which bag, in packing order. What is packed inside another thing is listed with that.
  *
  * @example bagList(evaluate(plan)).bags[0].things.map(({ thing }) => thing.name)
  */
 export function bagList(
-  evaluation: Pick<Evaluation, 'compartments' | 'worn' | 'floor' | 'home' | 'holders' | 'thingById'>,
+  evaluation: Pick<Evaluation, 'compartments' | 'worn' | 'floor' | 'home' | 'holders'>,
 ): BagList {
-  const { compartments, worn, floor, home, holders, thingById } = evaluation;
+  const { compartments, worn, floor, home, holders } = evaluation;
   return {
     bags: compartments
       .filter(({ things }) => things.length > 0)
@@ -36,12 +36,10 @@ export function bagList(
           letter: spot.letter,
           name: spot.name,
           massG,
-          things: outer.flatMap((thing) => [
-            { thing, holder: null },
-            ...things
-              .filter(({ id }) => holders.get(id) === thing.id)
-              .map((inner) => ({ thing: inner, holder: thingById.get(thing.id)! })),
-          ]),
+          things: outer.map((thing) => ({
+            thing,
+            contents: things.filter(({ id }) => holders.get(id) === thing.id),
+          })),
         };
       }),
     worn,

@@ -1,7 +1,7 @@
 'use client';
 
 import { Button } from '@mantine/core';
-import { useRouter } from 'next/navigation';
+import { usePathname, useRouter } from 'next/navigation';
 import { answerOf } from '@/core/evaluation/answer';
 import { useLoader } from '@/ui/load/LoaderProvider';
 import { usePlan } from '@/ui/plan/PlanProvider';
@@ -13,6 +13,7 @@ export function Headline() {
   const { evaluation, store, format } = usePlan();
   const { run } = useLoader();
   const router = useRouter();
+  const path = usePathname();
   const { sentence, doubt, next } = answerOf(useNextBreath(evaluation), format);
   return (
     <section className={styles.headline} aria-label="The answer">
@@ -20,7 +21,7 @@ export function Headline() {
         <strong>{sentence}</strong>
         {doubt && <span> {doubt}</span>}
       </p>
-      {next && (
+      {next && !('go' in next && path.endsWith(`/${next.go}`)) && (
         <Button
           size="compact-md"
           variant="default"

@@ -26,7 +26,6 @@ export default async function ListPage({ params }: { params: Promise<{ tripId: s
   const { sentence, doubt } = answerOf(evaluation, format);
   const mass = (thing: Thing) =>
     `${thing.massSource === 'estimate' ? '≈ ' : ''}${format.mass(thingMassG(thing))}`;
-  const named = ({ name, quantity }: Thing) => (quantity > 1 ? `${quantity} × ${name}` : name);
   return (
     <main className={styles.page}>
       <p className={styles.back}>
@@ -44,14 +43,18 @@ export default async function ListPage({ params }: { params: Promise<{ tripId: s
               <span className="quiet">{format.mass(bag.massG)}</span>
             </h2>
             <ol>
-              {bag.things.map(({ thing, holder }) => (
-                <li key={thing.id} data-inside={holder ? true : undefined}>
-                  <span>
-                    {named(thing)}
-                    {holder && <span className="quiet"> in {holder.name}</span>}
-                    {thing.inDrySack && <span className="quiet"> (dry sack)</span>}
-                  </span>
-                  <span className={styles.mass}>{mass(thing)}</span>
+              {bag.things.map(({ thing, contents }) => (
+                <li key={thing.id}>
+                  <Line thing={thing} mass={mass(thing)} />
+                  {contents.length > 0 && (
+                    <ul aria-label={`Inside ${thing.name}`}>
+                      {contents.map((inner) => (
+                        <li key={inner.id}>
+                          <Line thing={inner} mass={mass(inner)} />
+                        </li>
+                      ))}
+                    </ul>
+                  )}
                 </li>
               ))}
             </ol>
@@ -69,12 +72,26 @@ export default async function ListPage({ params }: { params: Promise<{ tripId: s
   );
 }
 
+const named = ({ name, quantity }: Thing) => (quantity > 1 ? `${quantity} × ${name}` : name);
+
+function Line({ thing, mass }: { thing: Thing; mass: string }) {
+  return (
+    <>
+      <span>
+        {named(thing)}
+        {thing.inDrySack && <span className="quiet"> (dry sack)</span>}
+      </span>
+      <span className={styles.mass}>{mass}</span>
+    </>
+  );
+}
+
 function Others({ title, things }: { title: string; things: readonly Thing[] }) {
   if (things.length === 0) return null;
   return (
     <section>
       <h2>{title}</h2>
-      <p>{things.map(({ name, quantity }) => (quantity > 1 ? `${quantity} × ${name}` : name)).join(', ')}</p>
+      <p>{things.map(named).join(', ')}</p>
     </section>
   );
 }
