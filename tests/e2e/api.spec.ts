@@ -55,10 +55,10 @@ const refused: [string, unknown, number, RegExp][] = [
     /no longer in this kit/,
   ],
   [
-    'a night warmer than the day',
-    change({ kind: 'set trip', patch: { nightMinimumC: 50 } }),
+    'a night that is no night on earth',
+    change({ kind: 'set trip', patch: { nightMinimumC: 99 } }),
     422,
-    /warmer than/,
+    /At most 55 °C/,
   ],
   ['an undo with nothing done', { revision: 0, change: { id: 'x', op: 'undo' } }, 422, /nothing to undo/],
 ];

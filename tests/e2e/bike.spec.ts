@@ -56,17 +56,22 @@ test('a unit that slipped is asked about, impossible figures refused, and the dr
     page.locator('svg circle').evaluateAll((all) => all.map((one) => one.getAttribute('cx')));
   const before = await wheels();
   const chainstay = await fill(page, 'Chainstay length', '44');
-  await expect(page.getByText('Did you mean 44 cm, 440 mm?')).toBeVisible();
+  const other = page.getByRole('button', { name: '44 cm' });
+  await expect(other).toBeVisible();
+  await other.click();
+  await expect(chainstay).toHaveValue('440 mm');
+  const taken = await wheels();
+  expect(taken).not.toEqual(before);
   await chainstay.fill('-435');
   await expect(page.getByText('At least 350 mm.')).toBeVisible();
   await chainstay.fill('0');
   await chainstay.press('Enter');
-  expect(await wheels()).toEqual(before);
+  expect(await wheels()).toEqual(taken);
   await chainstay.fill('17 5/8');
   await expect(page.getByText(/is not a/)).toBeVisible();
   await chainstay.fill('44.5 cm');
   await chainstay.press('Enter');
-  await expect.poll(wheels).not.toEqual(before);
+  await expect.poll(wheels).not.toEqual(taken);
   // Emptied, it is a default again, and says so.
   await chainstay.fill('');
   await chainstay.press('Enter');
@@ -242,6 +247,7 @@ test('set-ups: kept, compared, used with one undo, copied and forgotten; another
   await expect(page.getByText('Steel hardtail, 13.4 kg; 10 bags')).toBeVisible();
   await saved(page);
   await table.getByRole('button', { name: 'Forget All bags, copy' }).click();
+  await table.getByRole('button', { name: 'Yes, forget All bags, copy' }).click();
   await expect(copy).toHaveCount(0);
   await page.reload();
   await expect(page.getByText('Steel hardtail, 13.4 kg; 10 bags')).toBeVisible();

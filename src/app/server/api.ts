@@ -123,5 +123,6 @@ export async function readJson<Schema extends z.ZodType>(
   const parsed = schema.safeParse(data);
   if (parsed.success) return parsed.data;
   const [issue] = parsed.error.issues;
-  throw new Refusal(422, `${issue?.path.join('.') || 'The request'}: ${issue?.message ?? 'not understood'}`);
+  // Where in the request is of no use to a rider; what is wrong is.
+  throw new Refusal(422, issue?.message ?? 'The request was not understood.');
 }

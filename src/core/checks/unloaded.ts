@@ -27,7 +27,7 @@ export const unloaded: Check = {
         message:
           floor.length === 1
             ? `Still on the floor: ${floor[0]!.name}.`
-            : `${floor.length} things are still on the floor: ${listed((needed.length ? needed : floor).map((t) => t.name))}.`,
+            : `${floor.length} things are still on the floor: ${listed([...needed, ...floor.filter(({ need }) => need !== 'must')].map(({ name }) => name))}.`,
         reason: `Together ${format.mass(massG)} and ${format.volume(volumeMl)}. Pack them, or leave them at home on purpose.`,
         figures: [
           { label: 'things', value: floor.length, unit: 'pieces' },

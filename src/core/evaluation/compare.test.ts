@@ -1,7 +1,6 @@
 import { DEMO_SETUPS } from '@/core/demo/bikes';
 import { demoPlan } from '@/core/demo/plan';
 import { formatterFor } from '@/core/units/format';
-import { unitSlip } from '@/core/units/slip';
 import { placesOf, setupFacts, withSetup } from './compare';
 import { planSchema } from '@/core/plan/plan';
 
@@ -34,11 +33,4 @@ test('two set-ups side by side: litres and limits per place, masses, and each on
 test('every demo set-up makes a sound plan', () => {
   for (const setup of DEMO_SETUPS)
     expect(planSchema.safeParse(withSetup(demoPlan(), setup)).success).toBe(true);
-});
-
-test('a length in another unit is guessed at only where that unit explains it', () => {
-  expect(unitSlip(44, 350, 550)).toBe('Did you mean 44 cm, 440 mm?');
-  expect(unitSlip(17.5, 350, 550)).toBe('Did you mean 17.5 in, 445 mm?');
-  expect(unitSlip(0.5, 350, 550)).toBe('Did you mean 0.5 m, 500 mm?');
-  expect(unitSlip(2, 350, 550)).toBeNull();
 });

@@ -163,6 +163,7 @@ describe('plan files', () => {
     ['empty', '', /empty/],
     ['truncated', text.slice(0, text.length / 2), /breaks off/],
     ['not JSON', '{"format": gorvin}', /not valid JSON/],
+    ['a table', 'name,mass\nMug,90\n', /not a plan file/],
     ['another format', '{"format":"notes"}', /not a Gorvin plan/],
     ['a list', '[]', /not a Gorvin plan/],
     ['a later version', changed((plan) => ({ ...plan, version: 8 })), /later Gorvin .*version 8/],

@@ -37,6 +37,10 @@ export function parsePlanFile(text: string): Result<Plan, string[]> {
   try {
     data = JSON.parse(text.replace(/^\ufeff/, ''));
   } catch {
+    if (!/^\s*\ufeff?\s*\{/.test(text))
+      return fail([
+        'This is not a plan file: it does not begin like one. Choose a file that was saved from Gorvin.',
+      ]);
     const whole = /[}\]]\s*$/.test(text);
     return fail([
       whole

@@ -118,7 +118,7 @@ describe('edits', () => {
     [{ kind: 'remove bags', ids: ['gone'] }, /no longer on this trip/],
     [{ kind: 'place', moves: [{ thingId: 'hat', to: { compartmentId: 'roll-main' } }] }, /is worn/],
     [{ kind: 'place', moves: [{ thingId: 'quilt', to: { compartmentId: 'gone' } }] }, /any more/],
-    [{ kind: 'set trip', patch: { nightMinimumC: 40 } }, /warmer than the warmest/],
+    [{ kind: 'set trip', patch: { nights: -1 } }, /At least 0 nights/],
   ])('an edit that does not suit says so: %j', (edit, message) => {
     const plan = samplePlan({
       bags: [sampleBag('roll', 'bar roll')],

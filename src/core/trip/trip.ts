@@ -13,22 +13,17 @@ export type Cooking = (typeof COOKING)[number];
 export const FILLINGS = ['by when it is wanted', 'by system', 'by weight alone'] as const;
 export type Filling = (typeof FILLINGS)[number];
 
-export const tripSchema = z
-  .object({
-    name: nameSchema,
-    startDate: z.union([z.iso.date('Write the date as year-month-day, like 2027-04-16.'), z.null()]),
-    nights: z.int('A whole number of nights.').min(0, 'At least 0 nights.').max(30, 'At most 30 nights.'),
-    sleeping: z.enum(SLEEPING),
-    nightMinimumC: temperatureC.describe('Expected coldest night'),
-    dayMaximumC: temperatureC.describe('Expected warmest day'),
-    rain: z.enum(RAIN),
-    cooking: z.enum(COOKING).default('stove').describe('How the rider eats'),
-    filling: z.enum(FILLINGS),
-    surface: z.enum(SURFACES).default('gravel').describe('What most of the way is like; sets tyre pressures'),
-  })
-  .refine((trip) => trip.nightMinimumC <= trip.dayMaximumC, {
-    message: 'The coldest night is warmer than the warmest day. Check the two temperatures.',
-    path: ['nightMinimumC'],
-  });
+export const tripSchema = z.object({
+  name: nameSchema,
+  startDate: z.union([z.iso.date('Write the date as year-month-day, like 2027-04-16.'), z.null()]),
+  nights: z.int('A whole number of nights.').min(0, 'At least 0 nights.').max(30, 'At most 30 nights.'),
+  sleeping: z.enum(SLEEPING),
+  nightMinimumC: temperatureC.describe('Expected coldest night'),
+  dayMaximumC: temperatureC.describe('Expected warmest day'),
+  rain: z.enum(RAIN),
+  cooking: z.enum(COOKING).default('stove').describe('How the rider eats'),
+  filling: z.enum(FILLINGS),
+  surface: z.enum(SURFACES).default('gravel').describe('What most of the way is like; sets tyre pressures'),
+});
 /** What the rider says of a trip as a whole. */
 export type Trip = z.infer<typeof tripSchema>;

@@ -20,6 +20,7 @@ import { solidVolumeMl, type Solid } from '@/core/geometry/solid';
 import { MASS_SOURCES } from '@/core/units/uncertainty';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import { Choice } from '@/ui/shared/Choice';
+import { BAG_LIMIT, BAG_MASS } from '@/ui/shared/fieldUses';
 import { QuantityField } from '@/ui/shared/QuantityField';
 import { needsName, TextField } from '@/ui/shared/TextField';
 import { useSelection } from '@/ui/shared/SelectionProvider';
@@ -50,6 +51,7 @@ export function BagEditor({ bag }: { bag: Bag }) {
         <Choice label="Side" value={bag.side} options={SIDES} onChoose={(side) => set({ side })} />
         <QuantityField
           label="Own mass, empty"
+          use={BAG_MASS}
           dimension="mass"
           value={bag.massG}
           onCommit={(value) => value !== null && set({ massG: value })}
@@ -62,6 +64,7 @@ export function BagEditor({ bag }: { bag: Bag }) {
         />
         <QuantityField
           label="Greatest load"
+          use={BAG_LIMIT}
           dimension="mass"
           value={bag.limitG}
           optional
@@ -257,6 +260,7 @@ function CompartmentFields(props: {
         />
         <QuantityField
           label="Limit of its own"
+          use={BAG_LIMIT}
           dimension="mass"
           value={compartment.limitG}
           optional

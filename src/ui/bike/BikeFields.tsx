@@ -8,6 +8,7 @@ import { formatAngle } from '@/core/units/format';
 import { MASS_SOURCES } from '@/core/units/uncertainty';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import { Choice } from '@/ui/shared/Choice';
+import { BIKE_MASS, TOTAL_LIMIT } from '@/ui/shared/fieldUses';
 import { QuantityField } from '@/ui/shared/QuantityField';
 import { needsName, TextField } from '@/ui/shared/TextField';
 import { TapeFields } from './TapeFields';
@@ -47,6 +48,7 @@ export function BikeFields({ bike }: { bike: Bike }) {
         />
         <QuantityField
           label="Mass without bags"
+          use={BIKE_MASS}
           dimension="mass"
           value={bike.massG}
           onCommit={(value) => value !== null && set({ massG: value })}
@@ -59,6 +61,7 @@ export function BikeFields({ bike }: { bike: Bike }) {
         />
         <QuantityField
           label="Maker's limit in all"
+          use={TOTAL_LIMIT}
           dimension="mass"
           schema={measure('g', 0, 250_000)}
           value={bike.greatestTotalG}

@@ -21,6 +21,7 @@ import { freeBarWidthMm } from '@/core/clearance/bar';
 import { RIDER_DEFAULTS, riderSchema, type Rider } from '@/core/plan/plan';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import { Choice } from '@/ui/shared/Choice';
+import { BAG_LIMIT } from '@/ui/shared/fieldUses';
 import { QuantityField } from '@/ui/shared/QuantityField';
 import styles from './Fields.module.css';
 
@@ -147,6 +148,7 @@ export function BuildFields({ bike }: { bike: Bike }) {
           />
           <QuantityField
             label="Maker's greatest load"
+            use={BAG_LIMIT}
             dimension="mass"
             value={mount.limitG}
             optional

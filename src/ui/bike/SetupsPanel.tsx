@@ -17,6 +17,7 @@ export function SetupsPanel() {
   const { store, draft, format } = usePlan();
   const [setups, setSetups] = useState<Setup[] | null>(null);
   const [failed, setFailed] = useState<string | null>(null);
+  const [forgetting, setForgetting] = useState<string | null>(null);
   const [compared, setCompared] = useState<string | null>(null);
   const { plan } = draft;
 
@@ -112,7 +113,21 @@ export function SetupsPanel() {
                       onClick={() => setCompared(compared === setup.id ? null : setup.id)}
                     />
                     <Named words="Copy" name={setup.name} onClick={() => copy(setup)} />
-                    <Named words="Forget" name={setup.name} onClick={() => doing(deleteSetup(setup.id))} />
+                    {forgetting === setup.id ? (
+                      <>
+                        <Named
+                          words="Yes, forget"
+                          name={setup.name}
+                          onClick={() => {
+                            setForgetting(null);
+                            doing(deleteSetup(setup.id));
+                          }}
+                        />
+                        <Named words="Keep" name={setup.name} onClick={() => setForgetting(null)} />
+                      </>
+                    ) : (
+                      <Named words="Forget" name={setup.name} onClick={() => setForgetting(setup.id)} />
+                    )}
                   </div>
                 </td>
               </tr>

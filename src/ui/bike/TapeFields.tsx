@@ -5,11 +5,22 @@ import { useState } from 'react';
 import { tapeSchema, type Bike, type Tape } from '@/core/bike/bike';
 import { figuresFromTape } from '@/core/bike/tape';
 import { usePlan } from '@/ui/plan/PlanProvider';
+import { tapeUse } from '@/ui/shared/fieldUses';
 import { QuantityField } from '@/ui/shared/QuantityField';
 import styles from './Fields.module.css';
 
 const SIDES = ['topMm', 'headMm', 'downMm', 'seatMm', 'diagonalMm'] as const;
 const GAPS = ['railToTyreMm', 'barToTyreMm'] as const;
+/** From and to, in millimetres, of a tape in a bicycle's frame. */
+const USUAL: Record<keyof Tape, [number, number]> = {
+  topMm: [150, 750],
+  headMm: [25, 300],
+  downMm: [250, 800],
+  seatMm: [100, 650],
+  diagonalMm: [250, 900],
+  railToTyreMm: [40, 600],
+  barToTyreMm: [40, 700],
+};
 const label = (key: keyof Tape): string => tapeSchema.shape[key].description ?? key;
 const range = (key: (typeof SIDES)[number]) => tapeSchema.shape[key];
 
@@ -56,6 +67,7 @@ export function TapeFields(props: {
             key={key}
             label={label(key)}
             dimension="length"
+            use={tapeUse(...USUAL[key])}
             value={current[key] ?? null}
             schema={range(key)}
             optional
@@ -68,6 +80,7 @@ export function TapeFields(props: {
             key={key}
             label={label(key)}
             dimension="length"
+            use={tapeUse(...USUAL[key])}
             value={current[key] ?? null}
             optional
             doubt={fault(key)}

@@ -1,6 +1,6 @@
 'use client';
 
-import { Button, Checkbox, NumberInput, TextInput } from '@mantine/core';
+import { Button, Checkbox, TextInput } from '@mantine/core';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
@@ -13,6 +13,7 @@ import { COOKING, RAIN, SLEEPING, tripSchema, type Trip } from '@/core/trip/trip
 import { formatTemperature, formatterFor } from '@/core/units/format';
 import { BARE_UNIT, parseQuantity, type UnitSystem } from '@/core/units/parse';
 import { Choice } from '@/ui/shared/Choice';
+import { CountField } from '@/ui/shared/CountField';
 import { SystemGlyph } from '@/ui/shared/systems';
 import styles from './NewTrip.module.css';
 
@@ -46,7 +47,7 @@ export function NewTrip({ units }: { units: UnitSystem }) {
     name: name.trim() || defaultName(trip),
     nightMinimumC: temperature?.ok ? temperature.value : trip.nightMinimumC,
   };
-  // A warm night may be warmer than the day that is expected by default.
+  // The day that is expected by default is a mild one.
   asked.dayMaximumC = Math.max(asked.dayMaximumC, asked.nightMinimumC + 5);
   const sound = tripSchema.safeParse(asked);
   const entries = useMemo(
@@ -95,19 +96,13 @@ export function NewTrip({ units }: { units: UnitSystem }) {
             value={trip.startDate ?? ''}
             onChange={(event) => set({ startDate: event.currentTarget.value || null })}
           />
-          <NumberInput
+          <CountField
             label="Nights"
-            min={0}
-            max={MOST_NIGHTS}
-            allowDecimal={false}
-            clampBehavior="none"
             value={trip.nights}
-            error={
-              Number.isInteger(trip.nights) && trip.nights >= 0 && trip.nights <= MOST_NIGHTS
-                ? null
-                : `0 to ${MOST_NIGHTS} nights.`
-            }
-            onChange={(value) => typeof value === 'number' && set({ nights: value })}
+            least={0}
+            most={MOST_NIGHTS}
+            what="nights"
+            onCommit={(nights) => set({ nights })}
           />
         </fieldset>
         <fieldset>
@@ -142,13 +137,13 @@ export function NewTrip({ units }: { units: UnitSystem }) {
         </fieldset>
         <fieldset>
           <legend>Alone, or with whom?</legend>
-          <NumberInput
+          <CountField
             label="People sharing tent and stove"
-            min={1}
-            max={MOST_PEOPLE}
-            allowDecimal={false}
             value={people}
-            onChange={(value) => typeof value === 'number' && value >= 1 && setPeople(value)}
+            least={1}
+            most={MOST_PEOPLE}
+            what="people"
+            onCommit={setPeople}
           />
         </fieldset>
         <fieldset>

@@ -1,6 +1,6 @@
 'use client';
 
-import { Button, Checkbox, NativeSelect, NumberInput } from '@mantine/core';
+import { Button, Checkbox, NativeSelect } from '@mantine/core';
 import { useRef } from 'react';
 import {
   CALLS,
@@ -23,6 +23,8 @@ import {
 import { MASS_SOURCES, VOLUME_SOURCES } from '@/core/units/uncertainty';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import { Choice } from '@/ui/shared/Choice';
+import { CountField } from '@/ui/shared/CountField';
+import { tapeUse, THING_MASS, THING_VOLUME } from '@/ui/shared/fieldUses';
 import { QuantityField } from '@/ui/shared/QuantityField';
 import { needsName, TextField } from '@/ui/shared/TextField';
 import { useScrollTo } from '@/ui/shared/useScrollTo';
@@ -56,6 +58,7 @@ export function ThingEditor({ thing }: { thing: Thing }) {
       <Choice label="System" value={thing.system} options={SYSTEMS} onChoose={(system) => set({ system })} />
       <QuantityField
         label="Mass of one"
+        use={THING_MASS}
         dimension="mass"
         value={thing.massG}
         onCommit={(value) =>
@@ -74,6 +77,7 @@ export function ThingEditor({ thing }: { thing: Thing }) {
       />
       <QuantityField
         label={form.kind === 'soft' ? 'Volume fully compressed' : 'Volume of one'}
+        use={THING_VOLUME}
         dimension="volume"
         value={thing.volumeMl}
         onCommit={(value) => value !== null && set({ volumeMl: value })}
@@ -93,6 +97,7 @@ export function ThingEditor({ thing }: { thing: Thing }) {
       {form.kind === 'soft' ? (
         <QuantityField
           label="Volume loose"
+          use={THING_VOLUME}
           dimension="volume"
           value={form.looseMl}
           onCommit={(value) => value !== null && set({ form: { kind: 'soft', looseMl: value } })}
@@ -101,6 +106,7 @@ export function ThingEditor({ thing }: { thing: Thing }) {
         <>
           <QuantityField
             label="Length"
+            use={tapeUse(20, 700)}
             dimension="length"
             value={form.lengthMm}
             onCommit={(value) => value !== null && setForm({ ...form, lengthMm: value })}
@@ -108,6 +114,7 @@ export function ThingEditor({ thing }: { thing: Thing }) {
           {'diameterMm' in form ? (
             <QuantityField
               label="Diameter"
+              use={tapeUse(8, 300)}
               dimension="length"
               value={form.diameterMm}
               onCommit={(value) => value !== null && setForm({ ...form, diameterMm: value })}
@@ -116,12 +123,14 @@ export function ThingEditor({ thing }: { thing: Thing }) {
             <>
               <QuantityField
                 label="Width"
+                use={tapeUse(8, 400)}
                 dimension="length"
                 value={form.widthMm}
                 onCommit={(value) => value !== null && setForm({ ...form, widthMm: value })}
               />
               <QuantityField
                 label="Height"
+                use={tapeUse(3, 400)}
                 dimension="length"
                 value={form.heightMm}
                 onCommit={(value) => value !== null && setForm({ ...form, heightMm: value })}
@@ -175,14 +184,13 @@ export function ThingEditor({ thing }: { thing: Thing }) {
         />
       </fieldset>
       <h3 className={styles.part}>On this trip</h3>
-      <NumberInput
+      <CountField
         label="Pieces"
-        min={1}
-        max={200}
-        allowDecimal={false}
-        clampBehavior="strict"
         value={thing.quantity}
-        onChange={(value) => typeof value === 'number' && value >= 1 && decide({ quantity: value })}
+        least={1}
+        most={200}
+        what="pieces"
+        onCommit={(quantity) => decide({ quantity })}
       />
       <Choice label="Needed when" value={thing.call} options={CALLS} onChoose={(call) => decide({ call })} />
       <Choice
@@ -201,6 +209,7 @@ export function ThingEditor({ thing }: { thing: Thing }) {
       />
       <QuantityField
         label="Water in it at the start"
+        use={{ bare: ['l', 'ml'], usual: [0, 12_000] }}
         dimension="volume"
         value={thing.waterMl}
         hint="Weighs 1 g a millilitre"

@@ -8,8 +8,7 @@ import { spotByLetter, type BoardActions } from './useBoard';
 /** True where a key is the page's own business: in a field, a menu or a dialog. */
 const isBusy = (target: EventTarget | null): boolean =>
   target instanceof Element &&
-  target.closest('input, textarea, select, [contenteditable], [role="dialog"], [role="menu"], summary') !==
-    null;
+  target.closest('input, textarea, select, [contenteditable], [role="dialog"], [role="menu"]') !== null;
 
 /** The board by keyboard alone: arrows choose, a letter puts, and a key each for the rest. */
 export function useBoardKeys(board: BoardActions): void {

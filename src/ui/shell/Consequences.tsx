@@ -1,6 +1,6 @@
 'use client';
 
-import { memo } from 'react';
+import { memo, useEffect, useRef, useState } from 'react';
 import type { Finding } from '@/core/checks/finding';
 import { headlines } from '@/core/explain/headline';
 import { FindingItem } from '@/ui/shell/FindingItem';
@@ -49,15 +49,32 @@ export function Consequences() {
 }
 
 const Findings = memo(function Findings({ findings }: { findings: readonly Finding[] }) {
+  // Only what the last change brought is read out, not the whole list again.
+  const known = useRef<ReadonlySet<string> | null>(null);
+  const [fresh, setFresh] = useState('');
+  useEffect(() => {
+    const before = known.current;
+    if (before)
+      setFresh(
+        findings
+          .filter(({ id, severity }) => severity !== 'note' && !before.has(id))
+          .map(({ message }) => message)
+          .join(' '),
+      );
+    known.current = new Set(findings.map(({ id }) => id));
+  }, [findings]);
   return (
     <>
+      <p className="visually-hidden" aria-live="polite">
+        {fresh}
+      </p>
       <h3 className={styles.heading}>
         Findings <span className="quiet">{findings.length || ''}</span>
       </h3>
       {findings.length === 0 ? (
         <p className="quiet">Nothing to check. Pack it, then ride round the block.</p>
       ) : (
-        <ul className={styles.findings} aria-live="polite">
+        <ul className={styles.findings}>
           {findings.map((finding) => (
             <FindingItem key={finding.id} finding={finding} />
           ))}

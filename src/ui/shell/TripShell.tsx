@@ -5,7 +5,7 @@ import { useHotkeys } from '@mantine/hooks';
 import { IconArrowBackUp, IconArrowForwardUp, IconMenu2, IconSearch } from '@tabler/icons-react';
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
-import { useState, type ReactNode } from 'react';
+import { useEffect, useState, type ReactNode } from 'react';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import { Consequences } from './Consequences';
 import { Headline } from './Headline';
@@ -32,8 +32,19 @@ export function TripShell({ children }: { children: ReactNode }) {
     ['mod+shift+Z', () => void store.redo()],
     ['mod+Y', () => void store.redo()],
     ['mod+K', () => setPalette(true)],
-    ['shift+?', () => setKeys(true)],
   ]);
+
+  // Wherever the focus is, unless text is typed there; which keys make a question mark differs by keyboard.
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      const target = event.target as HTMLElement | null;
+      if (event.key !== '?' || target?.closest('input, textarea, select, [contenteditable]')) return;
+      event.preventDefault();
+      setKeys(true);
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, []);
 
   return (
     <div className={styles.shell}>

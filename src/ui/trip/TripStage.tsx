@@ -1,12 +1,14 @@
 'use client';
 
-import { NumberInput, TextInput } from '@mantine/core';
+import { TextInput } from '@mantine/core';
 import dynamic from 'next/dynamic';
 import { riderSchema } from '@/core/plan/plan';
 import { COOKING, FILLINGS, RAIN, SLEEPING, type Trip } from '@/core/trip/trip';
 import { SURFACES } from '@/core/bike/tyrePressure';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import { Choice } from '@/ui/shared/Choice';
+import { CountField } from '@/ui/shared/CountField';
+import { RIDER_MASS } from '@/ui/shared/fieldUses';
 import { QuantityField } from '@/ui/shared/QuantityField';
 import { needsName, TextField } from '@/ui/shared/TextField';
 import styles from './TripStage.module.css';
@@ -17,6 +19,10 @@ const Fellows = dynamic(() => import('./Fellows').then((module) => module.Fellow
 export function TripStage() {
   const { draft, store } = usePlan();
   const { trip, rider } = draft.plan;
+  const warmNight =
+    trip.nightMinimumC > trip.dayMaximumC
+      ? 'Warmer than the warmest day. It is taken; check the two.'
+      : undefined;
   const set = (patch: Partial<Trip>) => store.edit({ kind: 'set trip', patch });
   return (
     <div className={styles.page}>
@@ -39,14 +45,13 @@ export function TripStage() {
           value={trip.startDate ?? ''}
           onChange={(event) => set({ startDate: event.currentTarget.value || null })}
         />
-        <NumberInput
+        <CountField
           label="Nights"
-          min={0}
-          max={30}
-          allowDecimal={false}
-          clampBehavior="strict"
           value={trip.nights}
-          onChange={(value) => typeof value === 'number' && set({ nights: value })}
+          least={0}
+          most={30}
+          what="nights"
+          onCommit={(nights) => set({ nights })}
         />
         <Choice
           label="Sleeping in a"
@@ -73,6 +78,7 @@ export function TripStage() {
           dimension="temperature"
           value={trip.nightMinimumC}
           hint="The lowest you would not be surprised by"
+          doubt={warmNight}
           onCommit={(value) => value !== null && set({ nightMinimumC: value })}
         />
         <QuantityField
@@ -86,6 +92,7 @@ export function TripStage() {
       <section className={styles.fields} aria-label="Rider and load">
         <QuantityField
           label="Your mass"
+          use={RIDER_MASS}
           dimension="mass"
           value={rider.massG}
           schema={riderSchema.shape.massG}
