@@ -29,7 +29,12 @@ withApp(async ({ url }) => {
     page.goto(`${url}/trips/${DEMO_TRIP_ID}/${stage}`, { waitUntil: 'networkidle' });
   const shoot = (page: Page, name: string) => page.screenshot({ path: `docs/screenshots/${name}.png` });
 
+  const first = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+  await first.goto(`${url}/welcome`, { waitUntil: 'networkidle' });
+  await shoot(first, 'welcome');
   const desk = await open({});
+  await desk.goto(`${url}/trips/new`, { waitUntil: 'networkidle' });
+  await shoot(desk, 'new-trip');
   await visit(desk, 'load');
   await shoot(desk, 'load-floor');
   await desk.getByRole('button', { name: 'Load for me' }).first().click();
@@ -44,6 +49,10 @@ withApp(async ({ url }) => {
     path: 'docs/screenshots/load-section.png',
   });
   await desk.setViewportSize({ width: 1280, height: 800 });
+  const list = await desk.context().newPage();
+  await list.goto(`${url}/lists/${DEMO_TRIP_ID}`, { waitUntil: 'networkidle' });
+  await shoot(list, 'list');
+  await list.close();
   await desk.getByRole('button', { name: /^Compare with the load/ }).click();
   await desk.getByRole('region', { name: 'Two loads compared' }).waitFor();
   await shoot(desk, 'load-compared');

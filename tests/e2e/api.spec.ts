@@ -45,7 +45,7 @@ const refused: [string, unknown, number, RegExp][] = [
     'an unknown kind of edit',
     { revision: 0, change: { id: 'x', op: 'edit', edit: { kind: 'wipe' } } },
     422,
-    /change/,
+    /edit|kind/,
   ],
   ['an id that is none', { revision: 0, change: { id: "x'; drop table trip", op: 'undo' } }, 422, /An id is/],
   [
@@ -202,7 +202,7 @@ test('set-ups over HTTP: kept, listed, refused when they are none, deleted once'
     [{ ...setup, bike: null }, /bike/],
     [{ ...setup, name: ' ' }, /name/i],
     [{ ...setup, bags: [{ ...plan.bags[0], compartments: [] }] }, /compartment/],
-    [{ ...setup, bike: { ...plan.bike, geometry: { stackMm: 6 } } }, /stackMm.*300/],
+    [{ ...setup, bike: { ...plan.bike, geometry: { stackMm: 6 } } }, /300/],
   ] as const) {
     const answer = await post(broken);
     expect(answer.status()).toBe(422);

@@ -137,8 +137,10 @@ test('gas beside food is told before it is put there and after, mended in one pr
     .getByRole('group', { name: 'Needs care when packed' })
     .getByRole('checkbox', { name: 'sealed gas' });
   // The pot was in hand: until its fields are there, the rows below it still move.
-  await expect(fuel).not.toBeChecked();
+  await expect(page.getByRole('textbox', { name: 'Mass of one' })).toBeVisible();
   await page.getByRole('button', { name: 'Gas canister', exact: true }).click();
+  await expect(page.getByRole('textbox', { name: 'Name', exact: true })).toHaveValue('Gas canister');
+  await page.getByText('Care and neighbours').click();
   await expect(fuel).toBeChecked();
   await accessible(page);
   await fuel.uncheck();

@@ -156,7 +156,7 @@ for (const [where, viewport] of [
       const { height } = (await room.boundingBox())!;
       await expect(room).toBeInViewport({ ratio: Math.min(0.99, (0.9 * viewport.height) / height) });
       const next = page.getByRole('button', { name: 'Pillow', exact: true });
-      const fields = page.getByRole('row').filter({ has: page.getByLabel('Needs a clear view') });
+      const fields = page.getByRole('row').filter({ has: page.getByLabel('Mass of one') });
       const below = async () => (await next.boundingBox())!.y;
       const before = await below();
       letThrough();
@@ -182,6 +182,7 @@ test('a decision is of this trip, a mass of every trip; what is taken off all tr
   await page.getByRole('button', { name: 'Mug', exact: true }).click();
   await page.getByLabel('Mass of one').fill('91 g');
   await page.keyboard.press('Enter');
+  await page.getByText('On this trip: how much needed').click();
   await page.getByRole('combobox', { name: 'Needed', exact: true }).selectOption('must');
   await saved(page);
   await accessible(page);

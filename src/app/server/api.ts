@@ -107,6 +107,9 @@ export async function readText(request: NextRequest, limit: number): Promise<str
   return Buffer.concat(chunks).toString('utf8');
 }
 
+/** How the schema library begins a message of its own; ours are sentences. */
+const OF_THE_LIBRARY = /^(Invalid|Too|Unrecognized)/;
+
 /** Reads the body as JSON of a schema; what does not suit is refused with the place and the reason. */
 export async function readJson<Schema extends z.ZodType>(
   request: NextRequest,
@@ -123,6 +126,8 @@ export async function readJson<Schema extends z.ZodType>(
   const parsed = schema.safeParse(data);
   if (parsed.success) return parsed.data;
   const [issue] = parsed.error.issues;
-  // Where in the request is of no use to a rider; what is wrong is.
-  throw new Refusal(422, issue?.message ?? 'The request was not understood.');
+  // A rider is told what is wrong; where in the request it stands only as the name of the field, where that helps.
+  const field = issue?.path.filter((part) => typeof part === 'string').at(-1);
+  const message = issue?.message ?? 'not understood';
+  throw new Refusal(422, field && OF_THE_LIBRARY.test(message) ? `${field}: ${message}` : message);
 }

@@ -1,7 +1,7 @@
 'use client';
 
 import { Button, Checkbox, NativeSelect } from '@mantine/core';
-import { useRef } from 'react';
+import { useRef, type ReactNode } from 'react';
 import {
   CALLS,
   VIEWS,
@@ -47,7 +47,6 @@ export function ThingEditor({ thing }: { thing: Thing }) {
 
   return (
     <div ref={element} className={styles.editor}>
-      <h3 className={styles.part}>On every trip</h3>
       <TextField
         label="Name"
         value={thing.name}
@@ -55,7 +54,14 @@ export function ThingEditor({ thing }: { thing: Thing }) {
         check={needsName}
         onCommit={(name) => set({ name })}
       />
-      <Choice label="System" value={thing.system} options={SYSTEMS} onChoose={(system) => set({ system })} />
+      <CountField
+        label="Pieces"
+        value={thing.quantity}
+        least={1}
+        most={200}
+        what="pieces"
+        onCommit={(quantity) => decide({ quantity })}
+      />
       <QuantityField
         label="Mass of one"
         use={THING_MASS}
@@ -69,12 +75,6 @@ export function ThingEditor({ thing }: { thing: Thing }) {
           })
         }
       />
-      <Choice
-        label="Mass is from"
-        value={thing.massSource}
-        options={MASS_SOURCES}
-        onChoose={(massSource) => set({ massSource })}
-      />
       <QuantityField
         label={form.kind === 'soft' ? 'Volume fully compressed' : 'Volume of one'}
         use={THING_VOLUME}
@@ -82,146 +82,155 @@ export function ThingEditor({ thing }: { thing: Thing }) {
         value={thing.volumeMl}
         onCommit={(value) => value !== null && set({ volumeMl: value })}
       />
-      <Choice
-        label="Volume is from"
-        value={thing.volumeSource}
-        options={VOLUME_SOURCES}
-        onChoose={(volumeSource) => set({ volumeSource })}
-      />
-      <Choice
-        label="Form"
-        value={form.kind}
-        options={FORM_KINDS}
-        onChoose={(kind) => kind !== form.kind && set({ form: guessForm(kind, thing.volumeMl) })}
-      />
-      {form.kind === 'soft' ? (
-        <QuantityField
-          label="Volume loose"
-          use={THING_VOLUME}
-          dimension="volume"
-          value={form.looseMl}
-          onCommit={(value) => value !== null && set({ form: { kind: 'soft', looseMl: value } })}
-        />
-      ) : (
-        <>
-          <QuantityField
-            label="Length"
-            use={tapeUse(20, 700)}
-            dimension="length"
-            value={form.lengthMm}
-            onCommit={(value) => value !== null && setForm({ ...form, lengthMm: value })}
-          />
-          {'diameterMm' in form ? (
-            <QuantityField
-              label="Diameter"
-              use={tapeUse(8, 300)}
-              dimension="length"
-              value={form.diameterMm}
-              onCommit={(value) => value !== null && setForm({ ...form, diameterMm: value })}
-            />
-          ) : (
-            <>
-              <QuantityField
-                label="Width"
-                use={tapeUse(8, 400)}
-                dimension="length"
-                value={form.widthMm}
-                onCommit={(value) => value !== null && setForm({ ...form, widthMm: value })}
-              />
-              <QuantityField
-                label="Height"
-                use={tapeUse(3, 400)}
-                dimension="length"
-                value={form.heightMm}
-                onCommit={(value) => value !== null && setForm({ ...form, heightMm: value })}
-              />
-            </>
-          )}
-        </>
-      )}
-      <Choice
-        label="Needs a clear view"
-        value={thing.view}
-        options={VIEWS}
-        words={{ none: 'no', ahead: 'ahead', behind: 'behind', sky: 'of the sky' }}
-        onChoose={(view) => set({ view })}
-      />
-      <Choice
-        label="Must stay dry"
-        value={thing.dry}
-        options={DRYNESS}
-        words={{ must: 'must stay dry', rather: 'rather dry', 'does not care': 'does not care' }}
-        onChoose={(dry) => set({ dry })}
-      />
-      {form.kind === 'soft' ? (
-        <Choice
-          label="Put in"
-          value={thing.packing}
-          options={PACKINGS}
-          onChoose={(packing) => set({ packing })}
-        />
-      ) : (
-        <Choice
-          label="Lies"
-          value={thing.stiffener ? 'stiffener' : 'anywhere'}
-          options={['anywhere', 'stiffener'] as const}
-          words={{ anywhere: 'where there is room', stiffener: 'along the lower side, to stiffen the bag' }}
-          onChoose={(lies) => set({ stiffener: lies === 'stiffener' })}
-        />
-      )}
-      <HollowFields thing={thing} set={set} />
-      <fieldset className={styles.checks}>
-        <legend>It gives</legend>
-        <Ticks options={PROVISIONS} chosen={thing.provides} onChoose={(provides) => set({ provides })} />
-      </fieldset>
-      <fieldset className={styles.checks}>
-        <legend>Needs care when packed</legend>
-        <Ticks
-          options={TRAITS}
-          chosen={thing.traits}
-          words={TRAIT_WORDS}
-          onChoose={(traits) => set({ traits })}
-        />
-      </fieldset>
-      <h3 className={styles.part}>On this trip</h3>
-      <CountField
-        label="Pieces"
-        value={thing.quantity}
-        least={1}
-        most={200}
-        what="pieces"
-        onCommit={(quantity) => decide({ quantity })}
-      />
       <Choice label="Needed when" value={thing.call} options={CALLS} onChoose={(call) => decide({ call })} />
-      <Choice
-        label="Needed"
-        value={thing.need}
-        options={NEEDS}
-        words={{ must: 'must come', should: 'should come', nice: 'nice to have' }}
-        onChoose={(need) => decide({ need })}
-      />
-      <Choice
-        label="Carried"
-        value={thing.carry}
-        options={['bike', 'worn'] as const}
-        words={{ bike: 'in a bag', worn: 'worn' }}
-        onChoose={(carry) => decide({ carry })}
-      />
-      <QuantityField
-        label="Water in it at the start"
-        use={{ bare: ['l', 'ml'], usual: [0, 12_000] }}
-        dimension="volume"
-        value={thing.waterMl}
-        hint="Weighs 1 g a millilitre"
-        onCommit={(value) => value !== null && decide({ waterMl: value })}
-      />
-      <InsideField thing={thing} decide={decide} />
-      <Checkbox
-        className={styles.check}
-        label="In a dry sack"
-        checked={thing.inDrySack}
-        onChange={(event) => decide({ inDrySack: event.currentTarget.checked })}
-      />
+      <Group title="On this trip: how much needed, carried, inside what">
+        <Choice
+          label="Needed"
+          value={thing.need}
+          options={NEEDS}
+          words={{ must: 'must come', should: 'should come', nice: 'nice to have' }}
+          onChoose={(need) => decide({ need })}
+        />
+        <Choice
+          label="Carried"
+          value={thing.carry}
+          options={['bike', 'worn'] as const}
+          words={{ bike: 'in a bag', worn: 'worn' }}
+          onChoose={(carry) => decide({ carry })}
+        />
+        <QuantityField
+          label="Water in it at the start"
+          use={{ bare: ['l', 'ml'], usual: [0, 12_000] }}
+          dimension="volume"
+          value={thing.waterMl}
+          hint="Weighs 1 g a millilitre"
+          onCommit={(value) => value !== null && decide({ waterMl: value })}
+        />
+        <InsideField thing={thing} decide={decide} />
+        <Checkbox
+          className={styles.check}
+          label="In a dry sack"
+          checked={thing.inDrySack}
+          onChange={(event) => decide({ inDrySack: event.currentTarget.checked })}
+        />
+      </Group>
+      <Group title="Form and measures, on every trip">
+        <Choice
+          label="Mass is from"
+          value={thing.massSource}
+          options={MASS_SOURCES}
+          onChoose={(massSource) => set({ massSource })}
+        />
+        <Choice
+          label="Volume is from"
+          value={thing.volumeSource}
+          options={VOLUME_SOURCES}
+          onChoose={(volumeSource) => set({ volumeSource })}
+        />
+        <Choice
+          label="Form"
+          value={form.kind}
+          options={FORM_KINDS}
+          onChoose={(kind) => kind !== form.kind && set({ form: guessForm(kind, thing.volumeMl) })}
+        />
+        {form.kind === 'soft' ? (
+          <QuantityField
+            label="Volume loose"
+            use={THING_VOLUME}
+            dimension="volume"
+            value={form.looseMl}
+            onCommit={(value) => value !== null && set({ form: { kind: 'soft', looseMl: value } })}
+          />
+        ) : (
+          <>
+            <QuantityField
+              label="Length"
+              use={tapeUse(20, 700)}
+              dimension="length"
+              value={form.lengthMm}
+              onCommit={(value) => value !== null && setForm({ ...form, lengthMm: value })}
+            />
+            {'diameterMm' in form ? (
+              <QuantityField
+                label="Diameter"
+                use={tapeUse(8, 300)}
+                dimension="length"
+                value={form.diameterMm}
+                onCommit={(value) => value !== null && setForm({ ...form, diameterMm: value })}
+              />
+            ) : (
+              <>
+                <QuantityField
+                  label="Width"
+                  use={tapeUse(8, 400)}
+                  dimension="length"
+                  value={form.widthMm}
+                  onCommit={(value) => value !== null && setForm({ ...form, widthMm: value })}
+                />
+                <QuantityField
+                  label="Height"
+                  use={tapeUse(3, 400)}
+                  dimension="length"
+                  value={form.heightMm}
+                  onCommit={(value) => value !== null && setForm({ ...form, heightMm: value })}
+                />
+              </>
+            )}
+          </>
+        )}
+        {form.kind === 'soft' ? (
+          <Choice
+            label="Put in"
+            value={thing.packing}
+            options={PACKINGS}
+            onChoose={(packing) => set({ packing })}
+          />
+        ) : (
+          <Choice
+            label="Lies"
+            value={thing.stiffener ? 'stiffener' : 'anywhere'}
+            options={['anywhere', 'stiffener'] as const}
+            words={{ anywhere: 'where there is room', stiffener: 'along the lower side, to stiffen the bag' }}
+            onChoose={(lies) => set({ stiffener: lies === 'stiffener' })}
+          />
+        )}
+      </Group>
+      <Group title="Care and neighbours, on every trip">
+        <Choice
+          label="System"
+          value={thing.system}
+          options={SYSTEMS}
+          onChoose={(system) => set({ system })}
+        />
+        <Choice
+          label="Needs a clear view"
+          value={thing.view}
+          options={VIEWS}
+          words={{ none: 'no', ahead: 'ahead', behind: 'behind', sky: 'of the sky' }}
+          onChoose={(view) => set({ view })}
+        />
+        <Choice
+          label="Must stay dry"
+          value={thing.dry}
+          options={DRYNESS}
+          words={{ must: 'must stay dry', rather: 'rather dry', 'does not care': 'does not care' }}
+          onChoose={(dry) => set({ dry })}
+        />
+        <HollowFields thing={thing} set={set} />
+        <fieldset className={styles.checks}>
+          <legend>It gives</legend>
+          <Ticks options={PROVISIONS} chosen={thing.provides} onChoose={(provides) => set({ provides })} />
+        </fieldset>
+        <fieldset className={styles.checks}>
+          <legend>Needs care when packed</legend>
+          <Ticks
+            options={TRAITS}
+            chosen={thing.traits}
+            words={TRAIT_WORDS}
+            onChoose={(traits) => set({ traits })}
+          />
+        </fieldset>
+      </Group>
       <div className={styles.actions}>
         {thing.quantity > 1 && (
           <Button
@@ -260,6 +269,16 @@ export function ThingEditor({ thing }: { thing: Thing }) {
         </span>
       </div>
     </div>
+  );
+}
+
+/** Fields that few things need, opened when they are wanted. */
+function Group({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <details className={styles.group}>
+      <summary>{title}</summary>
+      <div className={styles.fields}>{children}</div>
+    </details>
   );
 }
 
