@@ -2,15 +2,51 @@ import { database } from '@/app/server/database';
 import { requireAccount } from '@/app/server/session';
 import { listUnused } from '@/db/inventory';
 import { listTrips } from '@/db/trips';
-import { TripList } from '@/ui/home/TripList';
+import { TripList, type ListedTrip } from '@/ui/home/TripList';
+import type { NextTrip } from '@/ui/home/Next';
+import { answerOf } from '@/core/evaluation/answer';
+import { evaluate } from '@/core/evaluation/evaluate';
+import { formatterFor } from '@/core/units/format';
+import type { Account } from '@/db/accounts';
+import { readPlan } from '@/db/plans';
+import { transaction } from '@/db/pool';
 
 export const metadata = { title: 'Trips' };
 
+/** Of so many findings the page of trips tells. */
+const TOLD = 4;
+
+/** The trip that is next by its date, or else the one last worked on, with what remains to be done for it. */
+async function nextTrip(account: Account, trips: readonly ListedTrip[]): Promise<NextTrip | null> {
+  const today = new Date().toISOString().slice(0, 10);
+  const dated = trips
+    .filter(({ startDate }) => startDate !== null && startDate >= today)
+    .sort((a, b) => a.startDate!.localeCompare(b.startDate!));
+  const trip = dated[0] ?? trips[0];
+  if (!trip) return null;
+  const stored = await transaction(database(), (client) => readPlan(client, account.id, trip.id));
+  if (!stored) return null;
+  const format = formatterFor(account.units);
+  const evaluation = evaluate(stored.plan, format);
+  return {
+    id: trip.id,
+    name: trip.name,
+    startDate: trip.startDate,
+    answer: answerOf(evaluation, format).sentence,
+    remaining: evaluation.findings
+      .filter(({ severity }) => severity !== 'note')
+      .slice(0, TOLD)
+      .map(({ id, severity, stage, message }) => ({ id, severity, stage, message })),
+  };
+}
+
 export default async function TripsPage() {
   const account = await requireAccount();
+  const trips = await listTrips(database(), account.id);
   return (
     <TripList
-      trips={await listTrips(database(), account.id)}
+      trips={trips}
+      next={await nextTrip(account, trips)}
       unused={await listUnused(database(), account.id)}
       units={account.units}
     />

@@ -7,7 +7,10 @@ test('first run to a loaded bike: sign in, load, leave the one thing too many, s
   await page.goto('/');
   await expect(page).toHaveURL(/\/welcome$/);
   await page.getByRole('button', { name: 'Open the demo trip' }).click();
-  await page.getByRole('link', { name: 'Plateau and river loop' }).click();
+  await page
+    .getByRole('region', { name: 'Next trip' })
+    .getByRole('link', { name: 'Plateau and river loop' })
+    .click();
   await expect(page.getByText('67 things are still on the floor')).toBeVisible();
 
   await page.getByRole('button', { name: 'Load for me' }).first().click();

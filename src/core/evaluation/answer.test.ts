@@ -66,6 +66,14 @@ test('what does not fit is said with how much; what lies on the floor is counted
   expect(answer(loaded(plan, { a: 'seat-main' })).sentence).toBe(
     '1 thing in bags, 2 things still on the floor.',
   );
+  // The one that is left over is best left at home.
+  const most = answer(
+    loaded(samplePlan({ bags, things: things.slice(0, 3) }), { a: 'seat-main', b: 'frame-main' }),
+  );
+  expect(most.next).toEqual({
+    label: 'Leave c at home',
+    edit: { kind: 'place', moves: [{ thingId: 'c', to: 'home' }] },
+  });
 });
 
 test('all in: how certain, and the biggest doubt', () => {

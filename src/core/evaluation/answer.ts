@@ -1,4 +1,5 @@
-import type { Stage } from '@/core/checks/finding';
+import { listed, type Stage } from '@/core/checks/finding';
+import type { Edit } from '@/core/plan/edit';
 import type { Formatter } from '@/core/units/format';
 import { certaintyWords, fitCertainty } from './certainty';
 import type { Evaluation } from './evaluate';
@@ -9,9 +10,11 @@ export interface Answer {
   sentence: string;
   /** The biggest doubt. */
   doubt: string | null;
-  next: ({ label: string } & ({ go: Stage } | { action: 'load for me' })) | null;
+  next: ({ label: string } & ({ go: Stage } | { action: 'load for me' } | { edit: Edit })) | null;
 }
 
+/** So few things that are left over are best left at home. */
+const FEW = 3;
 /** From so tight on a bag is worth naming. */
 const TIGHT = 0.97;
 
@@ -64,7 +67,16 @@ export function answerOf(
     return {
       sentence: `${counted(packed.length, 'thing')} in bags, ${counted(floor.length, 'thing')} still on the floor.`,
       doubt,
-      next: { label: 'Load for me', action: 'load for me' },
+      next:
+        floor.length <= FEW && packed.length > floor.length
+          ? {
+              label: `Leave ${listed(floor.map(({ name }) => name))} at home`,
+              edit: {
+                kind: 'place',
+                moves: floor.map(({ id }) => ({ thingId: id, to: 'home' as const })),
+              },
+            }
+          : { label: 'Load for me', action: 'load for me' },
     };
   const bags = new Set(compartments.filter(({ things }) => things.length > 0).map(({ spot }) => spot.bag.id));
   const { word, chance } = certaintyWords(fitCertainty(compartments));

@@ -8,6 +8,7 @@ import { useState } from 'react';
 import { parsePlanFile, planFileValue } from '@/core/formats/planFile';
 import { LIMITS } from '@/core/plan/limits';
 import { Empty } from '@/ui/shared/States';
+import { Next, type NextTrip } from './Next';
 import { Unused, type UnusedItem } from './Unused';
 import styles from './TripList.module.css';
 
@@ -23,8 +24,13 @@ export interface ListedTrip {
 type Wish = { from: 'trip'; tripId: string; name: string } | { from: 'file'; plan: unknown };
 
 /** All trips of the account, and the ways to begin another. */
-export function TripList(props: { trips: ListedTrip[]; unused: UnusedItem[]; units: 'metric' | 'imperial' }) {
-  const { trips, unused, units } = props;
+export function TripList(props: {
+  trips: ListedTrip[];
+  next: NextTrip | null;
+  unused: UnusedItem[];
+  units: 'metric' | 'imperial';
+}) {
+  const { trips, next, unused, units } = props;
   const router = useRouter();
   const [problems, setProblems] = useState<string[]>([]);
   const [busy, setBusy] = useState(false);
@@ -101,6 +107,7 @@ export function TripList(props: { trips: ListedTrip[]; unused: UnusedItem[]; uni
           </ul>
         </section>
       )}
+      {next && <Next trip={next} />}
       {trips.length === 0 ? (
         <Empty
           title="No trips yet"

@@ -26,6 +26,7 @@ export function Headline() {
           size="compact-md"
           variant="default"
           onClick={() => {
+            if ('edit' in next) return void store.edit(next.edit);
             router.push(`/trips/${store.tripId}/${'go' in next ? next.go : 'load'}`);
             if ('action' in next) run();
           }}
