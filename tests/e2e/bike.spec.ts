@@ -24,6 +24,9 @@ test.describe('with no bike yet', () => {
     await page.getByRole('button', { name: 'I have its figures or a tape' }).click();
     await expect(page.getByText('defaults of an average bike')).toBeVisible();
     const take = page.getByRole('button', { name: 'Take these measures' });
+    // The field shows on the drawing where to measure.
+    await page.getByLabel('Along the top tube, inside').focus();
+    await expect(page.locator('[data-measure="topMm"]')).toBeVisible();
     await fill(page, 'Along the top tube, inside', '515');
     await fill(page, 'Along the head tube, inside', '6.5 cm');
     await fill(page, 'Along the down tube, inside', '593');

@@ -9,13 +9,11 @@ import { trialClearances } from '@/core/advice/trial';
 import type { Formatter } from '@/core/units/format';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import { Verdict } from '@/ui/shared/Verdict';
-import { useSelection } from '@/ui/shared/SelectionProvider';
 import styles from './Panels.module.css';
 
 /** Generic bags for a place, each tried on this bike before it is added. */
-export function BagLibrary({ place, onDone }: { place: Place; onDone: () => void }) {
+export function BagLibrary({ place }: { place: Place }) {
   const { draft, evaluation, store, format } = usePlan();
-  const { chooseBag } = useSelection();
   // Where there is one place and it is taken, a bag of the library is tried, and put, instead of what hangs there.
   const old = SHARED_PLACES.has(place) ? undefined : draft.plan.bags.find((bag) => bag.place === place);
   const rows = useMemo(
@@ -28,9 +26,8 @@ export function BagLibrary({ place, onDone }: { place: Place; onDone: () => void
     [draft.plan.bags, evaluation, old, place],
   );
   const put = (bag: Bag) => {
-    if (!store.edit({ kind: 'put bags', bags: [bag] })) return;
-    chooseBag(bag.id);
-    onDone();
+    // It stays open: a set is chosen one bag after the other.
+    store.edit({ kind: 'put bags', bags: [bag] });
   };
   if (rows.length === 0)
     return <p className="quiet">The library has no bag for this place. Add one and enter its measures.</p>;

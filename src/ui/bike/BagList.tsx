@@ -39,7 +39,7 @@ export function BagList() {
           From the library
         </Button>
       </div>
-      {library && <BagLibrary place={place} onDone={() => setLibrary(false)} />}
+      {library && <BagLibrary place={place} />}
       {bags.length === 0 ? (
         <p className="quiet">None yet. Choose a place and add the bag that hangs there.</p>
       ) : (

@@ -2,6 +2,7 @@
 
 import { memo, useId, useMemo, useRef, type PointerEvent, type ReactNode } from 'react';
 import { dimensionsOf } from '@/core/bike/dimensions';
+import { measureLine, type Measurable } from '@/core/bike/measureLines';
 import { drawingOf, slideMm, type Drawing } from '@/core/drawing/sideDrawing';
 import type { Point } from '@/core/geometry/polygon';
 import type { DrawnBag } from '@/core/drawing/sideDrawing';
@@ -24,6 +25,8 @@ interface Props {
   onSlide?: (bagId: string, alongMm: number, done: boolean) => void;
   showGaps?: boolean;
   showDimensions?: boolean;
+  /** What is to be measured: where is shown. */
+  measure?: Measurable | null;
   /** An outline drawn over the bike: a frame bag being cut. */
   cut?: readonly Point[] | null;
 }
@@ -102,6 +105,7 @@ export const BikeDrawing = memo(function BikeDrawing(props: Props) {
       {drawing.bags.filter((drawn) => drawn.far).map(bag)}
       <Frame drawing={drawing} />
       {drawing.bags.filter((drawn) => !drawn.far).map(bag)}
+      {props.measure && <Measure facts={facts} of={props.measure} />}
       {props.cut && <polygon points={path(props.cut)} className={styles.cut} />}
       {props.showDimensions ? (
         <Dimensions facts={facts} length={format.length} />
@@ -206,6 +210,20 @@ function ScaleBar({ drawing, label }: { drawing: Drawing; label: string }) {
       <text x={x + 250} y={y + 38}>
         {label}
       </text>
+    </g>
+  );
+}
+
+/** From where to where a figure is measured. */
+function Measure({ facts, of }: { facts: Facts; of: Measurable }) {
+  const line = measureLine(facts.view, of);
+  if (!line) return null;
+  const { from, to } = line;
+  return (
+    <g className={styles.measure} data-measure={of}>
+      <line x1={from.x} y1={-from.z} x2={to.x} y2={-to.z} />
+      <circle cx={from.x} cy={-from.z} r={11} />
+      <circle cx={to.x} cy={-to.z} r={11} />
     </g>
   );
 }

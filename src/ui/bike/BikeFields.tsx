@@ -6,6 +6,7 @@ import type { FigureSource } from '@/core/bike/figures';
 import { measure } from '@/core/units/measures';
 import { formatAngle } from '@/core/units/format';
 import { MASS_SOURCES } from '@/core/units/uncertainty';
+import type { Measurable } from '@/core/bike/measureLines';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import { Choice } from '@/ui/shared/Choice';
 import { BIKE_MASS, TOTAL_LIMIT } from '@/ui/shared/fieldUses';
@@ -23,7 +24,14 @@ const WORDS: Record<FigureSource, string> = {
 };
 
 /** The bike's own figures, from a table or a tape; the drawing follows each. */
-export function BikeFields({ bike }: { bike: Bike }) {
+export function BikeFields({
+  bike,
+  onMeasure,
+}: {
+  bike: Bike;
+  /** A field that asks for a measurement has the focus, or none. */
+  onMeasure: (of: Measurable | null) => void;
+}) {
   const { store, evaluation, format, units } = usePlan();
   const set = (patch: Partial<Bike>) => store.edit({ kind: 'set bike', bike: { ...bike, ...patch } });
   const figure = (key: FigureKey | 'wheelbaseMm', value: number | null) => {
@@ -98,6 +106,7 @@ export function BikeFields({ bike }: { bike: Bike }) {
                   : `≈ ${shown}, ${WORDS[source]}`
               }
               doubt={doubts.get(key)}
+              onFocus={() => onMeasure(key)}
               onCommit={(next) => figure(key, next)}
             />
           );
@@ -112,7 +121,7 @@ export function BikeFields({ bike }: { bike: Bike }) {
           onCommit={(next) => figure('wheelbaseMm', next)}
         />
       </div>
-      <TapeFields bike={bike} doubts={doubts} onTake={(tape) => set({ tape })} />
+      <TapeFields bike={bike} doubts={doubts} onMeasure={onMeasure} onTake={(tape) => set({ tape })} />
     </section>
   );
 }

@@ -3,6 +3,7 @@
 import { SegmentedControl, Switch, Tabs } from '@mantine/core';
 import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
+import type { Measurable } from '@/core/bike/measureLines';
 import { DEFAULT_FRAME_BAG, frameBagCut } from '@/core/bag/frameBag';
 import { applyEdit } from '@/core/plan/apply';
 import { factsOf } from '@/core/facts/facts';
@@ -31,6 +32,7 @@ export function BikeStage() {
   const [view, setView] = useState<'side' | 'front'>('side');
   const [dimensions, setDimensions] = useState(false);
   const [tab, setTab] = useState<string | null>('bags');
+  const [measuring, setMeasuring] = useState<Measurable | null>(null);
   const [wish, setWish] = useState(DEFAULT_FRAME_BAG);
   const [sliding, setSliding] = useState<{ bagId: string; alongMm: number } | null>(null);
   const { plan } = draft;
@@ -94,6 +96,7 @@ export function BikeStage() {
             onSlide={slide}
             showGaps
             showDimensions={dimensions}
+            measure={tab === 'figures' ? measuring : null}
             cut={cut?.ok ? cut.value.outline : null}
           />
         ) : (
@@ -115,7 +118,9 @@ export function BikeStage() {
         <Tabs.Panel value="bags">
           <BagList />
         </Tabs.Panel>
-        <Tabs.Panel value="figures">{bike ? <BikeFields bike={bike} /> : <NoBike />}</Tabs.Panel>
+        <Tabs.Panel value="figures">
+          {bike ? <BikeFields bike={bike} onMeasure={setMeasuring} /> : <NoBike />}
+        </Tabs.Panel>
         <Tabs.Panel value="build">{bike ? <BuildFields bike={bike} /> : <NoBike />}</Tabs.Panel>
         <Tabs.Panel value="balance">{bike ? <BalancePanel bike={bike} /> : <NoBike />}</Tabs.Panel>
         <Tabs.Panel value="tyres">{bike ? <TyrePanel bike={bike} /> : <NoBike />}</Tabs.Panel>

@@ -28,9 +28,10 @@ const range = (key: (typeof SIDES)[number]) => tapeSchema.shape[key];
 export function TapeFields(props: {
   bike: Bike;
   doubts: ReadonlyMap<string, string>;
+  onMeasure: (of: keyof Tape | null) => void;
   onTake: (tape: Tape | null) => void;
 }) {
-  const { bike, doubts, onTake } = props;
+  const { bike, doubts, onMeasure, onTake } = props;
   const { evaluation } = usePlan();
   const [typed, setTyped] = useState<Partial<Tape>>({});
   const { seatAngleDeg, headAngleDeg } = evaluation.figures.geometry;
@@ -72,6 +73,7 @@ export function TapeFields(props: {
             schema={range(key)}
             optional
             doubt={fault(key)}
+            onFocus={() => onMeasure(key)}
             onCommit={(value) => change(key, value)}
           />
         ))}
@@ -84,6 +86,7 @@ export function TapeFields(props: {
             value={current[key] ?? null}
             optional
             doubt={fault(key)}
+            onFocus={() => onMeasure(key)}
             onCommit={(value) => change(key, value)}
           />
         ))}

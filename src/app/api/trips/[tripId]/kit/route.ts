@@ -3,13 +3,14 @@ import { handler, Refusal } from '@/app/server/api';
 import { database } from '@/app/server/database';
 import { fileName } from '@/app/server/fileName';
 import { writeKitCsv } from '@/core/formats/kitCsv';
+import { whereIn } from '@/core/plan/where';
 import { readPlan } from '@/db/plans';
 
 /** The kit as CSV. */
 export const GET = handler<{ tripId: string }>('export kit', async ({ params, account }) => {
   const stored = await readPlan(database(), account.id, params.tripId);
   if (!stored) throw new Refusal(404, 'This trip is no longer there.');
-  return new NextResponse(writeKitCsv(stored.plan.things), {
+  return new NextResponse(writeKitCsv(stored.plan.things, whereIn(stored.plan)), {
     headers: {
       'content-type': 'text/csv; charset=utf-8',
       'content-disposition': `attachment; filename="${fileName(stored.plan.trip.name)}-kit.csv"`,
