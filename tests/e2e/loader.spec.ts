@@ -93,7 +93,9 @@ test('a bag’s section is a drawing to choose from, and wishes are kept', async
 
   await page.getByText('Wishes', { exact: true }).click();
   await page.getByLabel('Never in').selectOption('Left fork bag');
-  await expect(page.getByText('Pot 0.9 l is in Left fork bag, where you never want it.')).toBeVisible();
+  await expect(
+    page.getByRole('listitem').filter({ hasText: 'Pot 0.9 l is in Left fork bag, where you never want it.' }),
+  ).toBeVisible();
   await page.getByRole('button', { name: 'Drop', exact: true }).click();
   await expect(page.getByText('where you never want it')).toHaveCount(0);
   await saved(page);
@@ -182,7 +184,9 @@ test('two ride together: a fellow with the same bike, things shared on the board
   await expect(riders.getByRole('button', { name: /Robin's bike/ })).toContainText(/carries 890 g/);
   await riders.getByRole('button', { name: /Robin's bike/ }).click();
   await expect(page.getByText("for Robin's bike")).toBeVisible();
-  await expect(page.getByText(/You carry .* beyond the agreed share/)).toBeVisible();
+  await expect(
+    page.getByRole('listitem').filter({ hasText: /You carry .* beyond the agreed share/ }),
+  ).toBeVisible();
   await accessible(page);
   await saved(page);
   await page.reload();

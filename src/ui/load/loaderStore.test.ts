@@ -363,3 +363,17 @@ test('a load is kept to compare until it is let go; those who listen hear of eac
   loader.keep(plan.load, 'again');
   expect(heard).toBe(2);
 });
+
+test('what the rider kept to compare is not replaced by the load before the next search', async () => {
+  const world = new World();
+  const before = world.plan.load;
+  world.loader.keep(before, 'kept, 3 placed');
+  world.loader.run();
+  await answer(world.last, proposalOf(toSeatPack, 1));
+  expect(world.edits).toEqual([toSeatPack]);
+  expect(world.loader.getView().kept).toEqual({ load: before, name: 'kept, 3 placed' });
+  world.loader.forget();
+  world.loader.run();
+  await answer(world.last, proposalOf(toSeatPack, 1));
+  expect(world.loader.getView().kept?.name).toBe('before loading');
+});

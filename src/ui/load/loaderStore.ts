@@ -60,6 +60,8 @@ export const SILENT_MS = 20_000;
 /** So long after the rider did something a thread looks ahead: what the rider is doing goes first. */
 export const QUIET_MS = 1_000;
 
+/** The load as it was before the loader changed it. */
+const BEFORE = 'before loading';
 const optionsOf = (longer: boolean): LoadOptions => ({ seed: 1, effort: longer ? 10 : 1 });
 
 interface Job {
@@ -226,7 +228,9 @@ export class LoaderStore {
         if (this.job !== job || !proposal) return;
         this.finish();
         if (proposal.moved > 0 && this.plans.edit(proposal.edit))
-          this.set({ kept: { load: plan.load, name: 'before loading' } });
+          // What the rider kept to compare with stays until it is let go.
+          if (!this.view.kept || this.view.kept.name === BEFORE)
+            this.set({ kept: { load: plan.load, name: BEFORE } });
         this.set({ state: { kind: 'done', proposal } });
       },
       () => this.job === job && fail(),
