@@ -154,7 +154,7 @@ const troubles: { check: string; plan: Plan; severity: Finding['severity']; says
         { tools: 'seat-main' },
       ),
       severity: 'check',
-      says: /The seat pack is heavy at the back \(1\.\d\d kg·m; many packs sway above 0\.9\)/,
+      says: /The seat pack is heavy at the back \(1\.\d\d kg·m; many packs sway above 0\.90 kg·m\)/,
       mends: true,
     },
     {

@@ -10,7 +10,7 @@ export const tailHeavy: Check = {
   id: 'tail-heavy',
   stage: 'load',
   judges: 'bike',
-  run(facts) {
+  run(facts, format) {
     const moment = facts.handling?.tailMomentKgM ?? 0;
     if (moment <= TAIL_NOTE_KGM) return [];
     const clampX = facts.view.seatpostClamp.x;
@@ -35,7 +35,7 @@ export const tailHeavy: Check = {
     return [
       {
         severity: moment > TAIL_CHECK_KGM ? 'check' : 'note',
-        message: `The seat pack is heavy at the back (${moment.toFixed(2)} kg·m; many packs sway above ${TAIL_NOTE_KGM}).`,
+        message: `The seat pack is heavy at the back (${format.moment(moment)}; many packs sway above ${format.moment(TAIL_NOTE_KGM)}).`,
         reason:
           'Mass times its distance behind the seatpost clamp. Heavy things go in the frame bag, or in the narrow ' +
           'nose by the seatpost. How stiffly the pack is strapped is not known here: ride round the block and see.',

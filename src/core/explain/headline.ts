@@ -58,7 +58,7 @@ export function headlines(now: Facts, before: Facts | null, format: Formatter): 
             ({ withRider, centre }) => (100 * withRider.frontG) / centre.massG,
             fixed(1, '%'),
           ),
-          handlingRow('tail', 'Tail moment', ({ tailMomentKgM }) => tailMomentKgM, fixed(2, 'kg·m')),
+          handlingRow('tail', 'Tail moment', ({ tailMomentKgM }) => tailMomentKgM, format.moment),
           handlingRow('side', 'Left less right', ({ leftLessRightG }) => leftLessRightG, format.mass),
           handlingRow('brake', 'Tips when braking', ({ withRider }) => withRider.tipOverG, fixed(2, 'g')),
           handlingRow(

@@ -99,8 +99,8 @@ function whyHandling(
       return {
         formula:
           'Σ mass × distance behind the seatpost clamp, of bags that hang on straps alone. Racks, panniers and braced packs do not sway.',
-        inputs: [['moment', `${handling.tailMomentKgM.toFixed(2)} kg·m`]],
-        source: `A rule of thumb: riders ride at 0.5 to 1.3 kg·m, and many packs sway above ${TAIL_NOTE_KGM}.`,
+        inputs: [['moment', format.moment(handling.tailMomentKgM)]],
+        source: `A rule of thumb: riders ride at ${format.moment(0.5)} to ${format.moment(1.3)}, and many packs sway above ${format.moment(TAIL_NOTE_KGM)}.`,
         uncertainty:
           'How stiffly the pack is strapped matters as much. Your own ride round the block decides.',
       };

@@ -2,6 +2,7 @@ import {
   formatAngle,
   formatLength,
   formatMass,
+  formatMoment,
   formatPressure,
   formatTemperature,
   formatterFor,
@@ -83,4 +84,10 @@ test('pressures and angles', () => {
   expect(formatPressure(211, 'imperial')).toBe('31 psi');
   expect(formatAngle(73.5, 'metric')).toBe('73.5°');
   expect(formatAngle(74, 'metric')).toBe('74°');
+});
+
+test('a moment in kg·m, or in lb·ft', () => {
+  // By hand: 1 kg·m is 2.2046 lb times 3.2808 ft.
+  expect([formatMoment(1, 'metric'), formatMoment(1, 'imperial')]).toEqual(['1.00 kg·m', '7.2 lb·ft']);
+  expect(formatMoment(-0.001, 'metric')).toBe('0.00 kg·m');
 });

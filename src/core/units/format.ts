@@ -53,6 +53,14 @@ export function formatTemperature(celsius: number, units: UnitSystem): string {
   return `${fixed(celsius, Number.isInteger(celsius) ? 0 : 1)} °C`;
 }
 
+/**
+ * A mass times its distance: kg·m, or lb·ft in imperial.
+ *
+ * @example formatMoment(0.9, 'metric') // '0.90 kg·m'; formatMoment(0.9, 'imperial') // '6.5 lb·ft'
+ */
+export const formatMoment = (kgM: number, units: UnitSystem): string =>
+  units === 'metric' ? `${fixed(kgM, 2)} kg·m` : `${fixed(kgM / (0.45359237 * 0.3048), 1)} lb·ft`;
+
 /** The formatters bound to one rider's choice, handed to whatever writes sentences. */
 export interface Formatter {
   mass(massG: number): string;
@@ -60,6 +68,7 @@ export interface Formatter {
   length(lengthMm: number): string;
   pressure(kpa: number): string;
   temperature(celsius: number): string;
+  moment(kgM: number): string;
 }
 
 export const formatterFor = (units: UnitSystem): Formatter => ({
@@ -68,6 +77,7 @@ export const formatterFor = (units: UnitSystem): Formatter => ({
   length: (lengthMm) => formatLength(lengthMm, units),
   pressure: (kpa) => formatPressure(kpa, units),
   temperature: (celsius) => formatTemperature(celsius, units),
+  moment: (kgM) => formatMoment(kgM, units),
 });
 
 /** A difference with its sign always shown: "+120 g", "−0.30 l", "±0". */

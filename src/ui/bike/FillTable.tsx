@@ -25,10 +25,12 @@ export function FillTable({ facts, format }: { facts: Facts; format: Formatter }
     ['Leans to stay upright', bare.leanDeg, columns.map(({ withRider }) => withRider.leanDeg), '°', 1],
   ] as const;
   const written = (value: number, unit: string, digits: number) =>
-    `${value
-      .toFixed(digits)
-      .replace(/^-(?=[0.]*$)/, '')
-      .replace('-', '−')} ${unit}`;
+    unit === 'kg·m'
+      ? format.moment(value)
+      : `${value
+          .toFixed(digits)
+          .replace(/^-(?=[0.]*$)/, '')
+          .replace('-', '−')} ${unit}`;
   return (
     <>
       <table className={styles.results} aria-label="Handling by the fill of bottles">
