@@ -16,12 +16,19 @@ export interface Offer {
 }
 
 /** Every compartment for one thing: where it fits now, and what stands in the way where it does not. */
-export function offersFor(facts: Facts, thing: Thing, format: Formatter): Offer[] {
+export const offersFor = (facts: Facts, thing: Thing, format: Formatter): Offer[] =>
+  facts.spots.map(offering(facts, thing, format));
+
+/** One compartment for one thing. */
+export const offerAt = (facts: Facts, thing: Thing, spot: Spot, format: Formatter): Offer =>
+  offering(facts, thing, format)(spot);
+
+function offering(facts: Facts, thing: Thing, format: Formatter): (spot: Spot) => Offer {
   const { contents } = companyOf(facts, thing);
   const massG = massWithContentsG(facts, thing);
   const own = setOf([thing, ...contents], facts.holders);
   const here = facts.compartmentOf.get(thing.id);
-  return facts.spots.map((spot) => {
+  return (spot) => {
     const offer = (fits: boolean, words: string): Offer => ({ spot, fits, words });
     if (spot.id === here) return offer(true, 'is here');
     if ([thing, ...contents].some(({ id }) => isUnwanted(facts.plan, id, spot.id)))
@@ -44,5 +51,5 @@ export function offersFor(facts: Facts, thing: Thing, format: Formatter): Offer[
     const there = setOf(facts.byCompartment.get(spot.id)!.things, facts.holders);
     const [trouble] = troublesBetween(own, there);
     return offer(true, `${format.volume(-short)} left over${trouble ? `; ${trouble.trouble}` : ''}`);
-  });
+  };
 }

@@ -684,7 +684,7 @@ test('sentences follow the unit the rider reads, figures do not', () => {
   expect(imperial!.figures).toEqual(metric!.figures);
 });
 
-test('whatever lies where, each way out that is offered can be taken, and be taken back', () => {
+test('whatever lies where, each fix that is offered can be applied, and undone', () => {
   const demo = demoPlan();
   const places = demo.bags.flatMap((bag) => bag.compartments.map(({ id }) => id));
   let taken = 0;

@@ -321,14 +321,14 @@ const number = (value: number): string => String(Math.round(value * 100) / 100);
  * The kit as CSV, UTF-8 with a byte order mark so that spreadsheets read accents. Cells that a spreadsheet
  * would run as a formula begin with an apostrophe; reading takes it off again.
  *
- * @param whereOf tells the bag a thing is in, as a last column; a list that is read leaves that out
+ * @param bagOf tells the bag a thing is in, as a last column; a list that is read leaves that out
  */
-export function writeKitCsv(things: readonly Thing[], whereOf?: (thing: Thing) => string): string {
+export function writeKitCsv(things: readonly Thing[], bagOf?: (thing: Thing) => string): string {
   const fields = KIT_FIELDS.map((field) => {
     const measure = FIELD_UNITS[field];
     return measure ? `${field} (${measure.bare})` : field;
   });
-  const header = whereOf ? [...fields, 'bag'] : fields;
+  const header = bagOf ? [...fields, 'bag'] : fields;
   const rows = things.map((thing) => {
     const { form } = thing;
     const width = 'diameterMm' in form ? form.diameterMm : 'widthMm' in form ? form.widthMm : null;
@@ -354,7 +354,7 @@ export function writeKitCsv(things: readonly Thing[], whereOf?: (thing: Thing) =
       traits: thing.traits.join(' and '),
     };
     const row = KIT_FIELDS.map((field) => cells[field]);
-    return whereOf ? [...row, whereOf(thing)] : row;
+    return bagOf ? [...row, bagOf(thing)] : row;
   });
   return `\ufeff${Papa.unparse([header, ...rows], { escapeFormulae: true, newline: '\r\n' })}\r\n`;
 }

@@ -45,7 +45,7 @@ describe('the running sums of a load', () => {
     );
   });
 
-  test('no move and no swap changes them by less than the least said beforehand', () => {
+  test('no move and no swap changes them by less than the lower bound of the change', () => {
     let told = 0;
     fc.assert(
       fc.property(seeds, (seed) => {

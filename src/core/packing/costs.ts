@@ -69,7 +69,7 @@ interface ReachPrice {
 const price = (flat: number, perLitre = 0): ReachPrice => ({ flat, perLitre });
 
 /**
- * Points when a thing called so lies in a compartment reached so. What is wanted sooner than it can be had costs most; but
+ * Points by when a thing is needed and where its compartment is reached. What is needed before it can be reached costs most; but
  * the little room within reach of the saddle costs too, for what does not need it there.
  */
 const REACH_PRICES: Record<Thing['call'], Record<Spot['compartment']['reach'], ReachPrice>> = {
@@ -80,7 +80,7 @@ const REACH_PRICES: Record<Thing['call'], Record<Spot['compartment']['reach'], R
   camp: { 'in the saddle': price(3, 8), 'at a stop': price(0, 2), 'at camp': price(0) },
 };
 
-/** Reach cost in points before weighting: worse when wanted sooner than it can be had than the other way. */
+/** Reach cost in points before weighting: worse when a thing is needed before it can be reached than the other way. */
 export function reachPoints(thing: Thing, spot: Spot): number {
   const { flat, perLitre } = REACH_PRICES[thing.call][spot.compartment.reach];
   return flat + (perLitre * thingVolumeMl(thing)) / 1000;
@@ -112,7 +112,7 @@ export const LEAVE_POINTS: Record<Thing['need'], number> = { must: 600, should: 
 
 /** Each thing that lies under one wanted later, so that it must be dug out. */
 export const ORDER_POINTS = 1.5;
-/** Each pair that does not lie a side each: more than anything but leaving a needed thing. */
+/** Each pair that is not one on each side: more than anything but leaving a needed thing. */
 export const PAIR_POINTS = 100;
 /** Each kilogram that a rider carries beyond the agreed share. */
 export const FAIR_POINTS = 8;

@@ -128,7 +128,7 @@ describe('the objective, term by term', () => {
     expect(points(1000, 'hip')).toBe(6);
   });
 
-  test('reach costs more when wanted sooner than it can be had than the other way', () => {
+  test('reach costs more when a thing is needed before it can be reached', () => {
     const called = (call: Thing['call']) => sampleThing('thing', { call, volumeMl: 500 });
     expect(reachPoints(called('riding'), spot('stem'))).toBe(0);
     expect(reachPoints(called('riding'), spot('frame'))).toBe(9);
@@ -169,7 +169,7 @@ describe('the objective, term by term', () => {
     expect(bodyPoints(2500)).toBe(5);
   });
 
-  test('dry: sealed is free, rain likely is dearer, a sack is cheaper', () => {
+  test('dry: sealed is free, rain likely costs more, a sack less', () => {
     const must = sampleThing('jacket', { dry: 'must' });
     expect(dryPoints(must, spot('seat'), 'likely')).toBe(0);
     expect(dryPoints(must, spot('top'), 'unlikely')).toBe(4);

@@ -3,7 +3,7 @@ import { applyEdit } from './apply';
 import { editLabel, type Edit } from './edit';
 import type { Plan } from './plan';
 
-/** One step that can be taken back. */
+/** One step that can be undone. */
 export interface Step {
   id: string;
   label: string;

@@ -72,7 +72,7 @@ const edits = (plan: Plan): fc.Arbitrary<Edit> => {
 };
 
 describe('edits', () => {
-  test('every edit that applies is taken back exactly by its inverse, and leaves a sound plan', () => {
+  test('every edit that applies is undone exactly by its inverse, and leaves a sound plan', () => {
     const start = demoPlan();
     fc.assert(
       fc.property(fc.array(edits(start), { maxLength: 12 }), (list) => {

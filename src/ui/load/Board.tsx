@@ -9,8 +9,10 @@ import {
   useSensor,
   useSensors,
   type DragEndEvent,
+  type DragOverEvent,
 } from '@dnd-kit/core';
 import { memo, useEffect, useRef, useState } from 'react';
+import { offerAt } from '@/core/advice/offer';
 import type { Facts } from '@/core/facts/facts';
 import { BagRows } from './BagRows';
 import { BagSection } from './BagSection';
@@ -43,10 +45,12 @@ function useLookingAhead() {
 /** The bike with its bags, the floor, and moving things between them. */
 export function Board() {
   const board = useBoard();
-  const { evaluation, bagId, chooseBag, chooseRider, chooseThing, put } = board;
+  const { evaluation, format, bagId, chooseBag, chooseRider, chooseThing, put } = board;
   // What was pressed shows first, in the bag and its figures; the drawing follows in the next breath.
   const drawn = useNextBreath(evaluation);
   const [dragged, setDragged] = useState<string | null>(null);
+  /** Why what is dragged does not go where it is held. */
+  const [refused, setRefused] = useState<string | null>(null);
   const sensors = useSensors(
     useSensor(MouseSensor, { activationConstraint: { distance: 5 } }),
     // A touch that moves at once scrolls; one that rests first picks up.
@@ -58,8 +62,16 @@ export function Board() {
   const ownBike = useRef(() => chooseRider(null));
   useEffect(() => ownBike.current, []);
 
+  const hold = ({ active, over }: DragOverEvent) => {
+    const to = over?.data.current?.to as Destination | undefined;
+    const thing = evaluation.thingById.get(String(active.id));
+    const spot = typeof to === 'object' && evaluation.byCompartment.get(to.compartmentId)?.spot;
+    const offer = thing && spot ? offerAt(evaluation, thing, spot, format) : null;
+    setRefused(offer && !offer.fits ? offer.words : null);
+  };
   const drop = ({ active, over }: DragEndEvent) => {
     setDragged(null);
+    setRefused(null);
     const to = over?.data.current?.to as Destination | undefined;
     if (to !== undefined) put(String(active.id), to);
   };
@@ -74,10 +86,14 @@ export function Board() {
         setDragged(String(active.id));
         chooseThing(String(active.id));
       }}
-      onDragCancel={() => setDragged(null)}
+      onDragOver={hold}
+      onDragCancel={() => {
+        setDragged(null);
+        setRefused(null);
+      }}
       onDragEnd={drop}
     >
-      <div className={styles.board}>
+      <div className={styles.board} data-refused={refused !== null || undefined}>
         <h1 className="visually-hidden">Load</h1>
         <div className={styles.bars}>
           <LoadBar />
@@ -96,7 +112,12 @@ export function Board() {
         </div>
       </div>
       <DragOverlay dropAnimation={null}>
-        {dragged && <span className={styles.dragged}>{evaluation.thingById.get(dragged)?.name}</span>}
+        {dragged && (
+          <span className={styles.dragged}>
+            {evaluation.thingById.get(dragged)?.name}
+            {refused && `: ${refused}`}
+          </span>
+        )}
       </DragOverlay>
     </DndContext>
   );

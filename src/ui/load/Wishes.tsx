@@ -10,7 +10,7 @@ import { carriersOf } from '@/core/plan/riders';
 import type { BoardActions } from './useBoard';
 import styles from './Wishes.module.css';
 
-/** What the rider asks of the loader for one thing: never here, together with, a side each. */
+/** What the rider asks of the loader for one thing: never here, together with, one on each side. */
 export function Wishes({ board, thing }: { board: BoardActions; thing: Thing }) {
   const { draft, evaluation, store } = board;
   const { plan } = draft;

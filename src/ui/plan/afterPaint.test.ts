@@ -39,7 +39,7 @@ test('a page that is not painted does it all the same, and not again when it is 
   expect(run).toHaveBeenCalledTimes(1);
 });
 
-test('taken back, it is not done, before the frame or after', () => {
+test('cancelled, it is not done, before the frame or after', () => {
   const run = jest.fn();
   afterPaint(run)();
   const takeBack = afterPaint(run);

@@ -9,7 +9,7 @@ import { afterPaint } from '@/ui/plan/afterPaint';
  */
 export function useNextBreath<Value>(value: Value): Value {
   const [shown, setShown] = useState(value);
-  // Never taken back: of keys that follow fast each would put off what follows all of them.
+  // Never cancelled: of keys that follow fast each would put off what follows all of them.
   useEffect(() => void afterPaint(() => startTransition(() => setShown(value))), [value]);
   return shown;
 }

@@ -61,7 +61,7 @@ describe('the annealing', () => {
     );
   });
 
-  test('a run with a mark is given up when it is dearer half-way, unless it met a better load; where it goes on it makes the same moves', () => {
+  test('a run with a mark is given up when it is worse half-way, unless it met a better load; where it goes on it makes the same moves', () => {
     let [givenUp, better] = [0, 0];
     fc.assert(
       fc.property(seeds, fc.integer({ min: 20, max: 60 }), (seed, n) => {

@@ -46,7 +46,7 @@ export interface AnnealOptions {
   swaps?: number;
   /**
    * Points beyond what a move may cost up to which two things that change places are given a third and fourth to make up for
-   * it. Of those dearer by 4 hardly any is made, but some kit by litres in eighty ends 2 % worse without them.
+   * it. Of those that cost 4 more hardly any is made, but some kit by litres in eighty ends 2 % worse without them.
    */
   hope?: number;
   /**
@@ -61,7 +61,7 @@ export interface AnnealOptions {
 /**
  * Simulated annealing (Kirkpatrick et al. 1983) over exchanges between two places, from a given assignment: one thing
  * that moves, or one for one, two for one, two for two. In bags that are nearly full hardly any exchange of single
- * things keeps the litres even, which is why the third and the fourth are those that are cheapest to take along, by their
+ * things keeps the litres even, which is why the third and the fourth are those that cost least to move along, by their
  * points and by what is over then (decision 0015). Compartments may be overfull on the way, at a price that rises while
  * something does not fit. Masses, sizes and dryness always hold.
  *
@@ -144,7 +144,7 @@ export class Annealer {
    * @param open by place, index 0 the floor: where it is 0, nothing comes or goes, so that the same moves search a part of
    * the load more closely; null for everywhere
    * @param mark from half of the moves on it is given up while it met none better than the assignment it began from, and
-   * the one it has is dearer than that, what is over counted at its price; null to go on whatever it costs
+   * the one it has costs more than that, what is over counted at its price; null to go on whatever it costs
    * @returns whether all moves were tried
    */
   run(

@@ -52,7 +52,7 @@ const LINE: usize = 64;
 /** Bounds of the price of a millilitre that does not fit, in points, and its change each step. */
 const LOWEST_PRICE: f64 = 0.001;
 const HIGHEST_PRICE: f64 = 60;
-const DEARER: f64 = 1.006;
+const PRICE_STEP: f64 = 1.006;
 const EPSILON: f64 = 1e-7;
 
 // What anneal.ts sets before `setUp`: numbers, and pointers to the tables.
@@ -367,7 +367,7 @@ export function run(moves: i32): void {
     if (move % STEP === 0) {
       heat *= cooling;
       // Up while something does not fit, down while all does: the search swings across the edge of what closes.
-      price = over > closes ? min(HIGHEST_PRICE, price * DEARER) : max(LOWEST_PRICE, price / DEARER);
+      price = over > closes ? min(HIGHEST_PRICE, price * PRICE_STEP) : max(LOWEST_PRICE, price / PRICE_STEP);
     }
     const i = next;
     const a = i.place;
@@ -385,7 +385,7 @@ export function run(moves: i32): void {
     let o = NONE;
     let lTo: f64 = 0;
     let oTo: f64 = 0;
-    // Metropolis: a rise is taken with probability exp(−rise ÷ heat), so at most this much is, drawn beforehand.
+    // Metropolis: a rise is taken with probability exp(−rise ÷ heat), so at most this much is, drawn first.
     x = draw(x);
     const most = heat * logarithms[x >>> 20];
     // What can be saved of what is over besides litres; and with those.
@@ -722,7 +722,7 @@ function add(counts: Ints, at: i32, by: i32): i32 {
 }
 
 /**
- * Of what lies in `from`, but for things i and l, the one that is cheapest to take to `to`: by its points, and by what is
+ * Of what lies in `from`, but for things i and l, the one that costs least to move to `to`: by its points, and by what is
  * over at either end then, where `ml` more than now are in `from` and as much less in `to`. None where that is cheaper.
  * Each is looked at by three chances in four, from the bits of `x`, so that it is not always the same.
  *

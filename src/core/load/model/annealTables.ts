@@ -16,7 +16,7 @@ import type { Instance } from './instance';
 
 const S = SYSTEMS.length;
 /**
- * Places are drawn by what they cost the thing alone: one so many points dearer than the cheapest comes up e times more
+ * Places are drawn by what they cost the thing alone: one that costs so many points more than the cheapest comes up e times more
  * seldom, but each has one of the lots. Measured on the bench's kits: half a per cent of the objective in the same time.
  */
 const DRAW_POINTS = 6;

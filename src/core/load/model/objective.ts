@@ -29,7 +29,7 @@ export interface ObjectiveParts {
   total: number;
 }
 
-/** Points for where the two of a pair are: nothing on the floor both, or a side each in the same place. */
+/** Points for where the two of a pair are: nothing on the floor both, or one on each side in the same place. */
 export const pairPoints = (instance: Instance, at: number, other: number): number =>
   at < 0 && other < 0 ? 0 : at >= 0 && other >= 0 && instance.mirror[at] === other ? 0 : PAIR_POINTS;
 

@@ -297,7 +297,7 @@ describe('the running costs of the fit', () => {
 describe('wishes', () => {
   const pair = (a: string, b: string, kind: 'together' | 'a side each'): Wish => ({ kind, thingIds: [a, b] });
 
-  test('never here; together; a side each; all three kept on the demo', () => {
+  test('never here; together; one on each side; all three kept on the demo', () => {
     const plan = demoPlan();
     const wishes: Wish[] = [
       { kind: 'never', thingId: 'down-quilt', compartmentId: 'seat-pack-main' },

@@ -305,7 +305,7 @@ function stiffMlOf(instance: Instance, where: ArrayLike<number>): Float64Array {
 }
 
 /**
- * An assignment with one pair put a side each somewhere, where masses let it, and where that is: neither of a pair leaves
+ * An assignment with one pair put somewhere, one on each side, where masses let it, and where that is: neither of a pair leaves
  * its place alone, and both at once no annealing moves. The same where there is no pair.
  */
 function withPairMoved(
