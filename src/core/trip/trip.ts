@@ -12,6 +12,12 @@ export type Cooking = (typeof COOKING)[number];
 /** Schools of filling bags; each sets the loader's weights. */
 export const FILLINGS = ['by when it is wanted', 'by system', 'by weight alone'] as const;
 export type Filling = (typeof FILLINGS)[number];
+/** The schools as they are shown; the values above are stored in files and tables. */
+export const FILLING_WORDS: Record<Filling, string> = {
+  'by when it is wanted': 'by when you need it',
+  'by system': 'by system',
+  'by weight alone': 'by weight alone',
+};
 
 export const tripSchema = z.object({
   name: nameSchema,

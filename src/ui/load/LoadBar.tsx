@@ -5,7 +5,7 @@ import { lazy, Suspense, useState } from 'react';
 import { TERMS } from '@/core/packing/costs';
 import type { LoadProposal } from '@/core/load';
 import { compartmentName } from '@/core/plan/edit';
-import { FILLINGS } from '@/core/trip/trip';
+import { FILLING_WORDS, FILLINGS } from '@/core/trip/trip';
 import { compartmentsOf } from '@/core/plan/where';
 import { loadSummary } from '@/core/evaluation/loadSummary';
 import { usePlan } from '@/ui/plan/PlanProvider';
@@ -20,6 +20,9 @@ import { useBoard } from './useBoard';
 import styles from './LoadBar.module.css';
 
 const LoadComparison = lazy(() => import('./LoadComparison'));
+
+/** Without a label beside it, so each choice says what it does. */
+const FILL_WORDS = Object.fromEntries(FILLINGS.map((filling) => [filling, `fill ${FILLING_WORDS[filling]}`]));
 
 /** Load for me: start, progress, cancel, what came of it, and comparing it with another load. */
 export function LoadBar() {
@@ -47,11 +50,7 @@ export function LoadBar() {
             aria-label="Bags are filled"
             value={draft.plan.trip.filling}
             options={FILLINGS}
-            words={{
-              'by when it is wanted': 'fill by when you need it',
-              'by system': 'fill by system',
-              'by weight alone': 'fill by weight alone',
-            }}
+            words={FILL_WORDS}
             onChoose={(filling) => store.edit({ kind: 'set trip', patch: { filling } })}
           />
           {draft.plan.load.length > 0 && (

@@ -3,7 +3,7 @@
 import { TextInput } from '@mantine/core';
 import dynamic from 'next/dynamic';
 import { riderSchema } from '@/core/plan/plan';
-import { COOKING, FILLINGS, RAIN, SLEEPING, type Trip } from '@/core/trip/trip';
+import { COOKING, FILLING_WORDS, FILLINGS, RAIN, SLEEPING, type Trip } from '@/core/trip/trip';
 import { SURFACES } from '@/core/bike/tyrePressure';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import { Choice } from '@/ui/shared/Choice';
@@ -104,6 +104,7 @@ export function TripStage() {
           description="What matters most to the loader"
           value={trip.filling}
           options={FILLINGS}
+          words={FILLING_WORDS}
           onChoose={(filling) => set({ filling })}
         />
       </section>
