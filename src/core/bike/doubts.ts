@@ -24,9 +24,20 @@ const USUAL: Partial<Record<FigureKey, [middle: number, spread: number]>> = {
   tyreWidthMm: [50, 12],
 };
 
+/** What the wheelbase follows from; fork offset is left out, as it moves it by less than the tolerance. */
+const OF_WHEELBASE = [
+  'stackMm',
+  'reachMm',
+  'headTubeMm',
+  'headAngleDeg',
+  'chainstayMm',
+  'bottomBracketDropMm',
+  'axleToCrownMm',
+] as const satisfies FigureKey[];
+
 /**
- * What cannot be right in a bike's figures, each with the figure most likely wrong. Empty for a bike that holds
- * together.
+ * What cannot be right in a bike's figures, each with the figure most likely wrong. Only figures the rider entered
+ * are named, never assumed ones. Empty for a bike that holds together.
  *
  * @example doubtsOf({ ...newBike('b', 'B'), geometry: { ...DEFAULT_GEOMETRY, axleToCrownMm: 400 } })[0].field // 'axleToCrownMm'
  */
@@ -35,6 +46,12 @@ export function doubtsOf(bike: Pick<Bike, 'geometry' | 'tape' | 'build'>): Figur
   const { geometry: g } = figures;
   const view = sideView(g);
   const doubts = [...figures.doubts];
+  /** Adds a doubt that names which of these figures the rider entered: likeliest first, at most two. */
+  const doubt = (message: string, ...fields: [FigureKey, ...FigureKey[]]) => {
+    const entered = fields.filter((field) => isEntered(figures, field));
+    const named = entered.length > 0 ? entered.slice(0, 2) : [fields[0]];
+    doubts.push({ field: named[0]!, message: `${message} Look at ${named.map(shortName).join(' and ')}.` });
+  };
   const difference = groundDifference(view);
   if (Math.abs(difference) > AXLE_TOLERANCE_MM) {
     const { field, value } = suspect(figures, 0, groundDifference);
@@ -45,35 +62,37 @@ export function doubtsOf(bike: Pick<Bike, 'geometry' | 'tape' | 'build'>): Figur
         `Look first at ${shortName(field)} (${g[field].toFixed(0)}${value === null ? '' : `; ${value.toFixed(0)} would fit`}), then at the other figures of the front.`,
     });
   }
-  if (view.wheelbaseMm < view.frontWheel.radiusMm + view.rearWheel.radiusMm + 10) {
-    doubts.push({
-      field: figures.sources.reachMm === 'given' ? 'reachMm' : 'chainstayMm',
-      message: `The wheels would overlap: a wheelbase of ${view.wheelbaseMm.toFixed(0)} mm for wheels of ${(2 * view.frontWheel.radiusMm).toFixed(0)} mm. Look at reach and chainstay.`,
-    });
-  }
-  const seatTubeGap = g.chainstayMm - view.rearWheel.radiusMm;
-  if (seatTubeGap < 15) {
-    doubts.push({
-      field: 'chainstayMm',
-      message: `The rear wheel would overlap the frame: its radius is ${view.rearWheel.radiusMm.toFixed(0)} mm and the chainstay ${g.chainstayMm.toFixed(0)} mm. Look at chainstay, rim and tyre width.`,
-    });
-  }
+  if (view.wheelbaseMm < view.frontWheel.radiusMm + view.rearWheel.radiusMm + 10)
+    doubt(
+      `The wheels would overlap: a wheelbase of ${view.wheelbaseMm.toFixed(0)} mm for wheels of ${(2 * view.frontWheel.radiusMm).toFixed(0)} mm.`,
+      'reachMm',
+      'chainstayMm',
+      ...WHEELS,
+    );
+  if (g.chainstayMm - view.rearWheel.radiusMm < 15)
+    doubt(
+      `The rear wheel would overlap the frame: its radius is ${view.rearWheel.radiusMm.toFixed(0)} mm and the chainstay ${g.chainstayMm.toFixed(0)} mm.`,
+      'chainstayMm',
+      ...WHEELS,
+    );
   const crownGap =
     Math.sqrt(Math.max(0, g.axleToCrownMm ** 2 - g.forkOffsetMm ** 2)) - view.frontWheel.radiusMm;
-  if (crownGap < 5) {
-    doubts.push({
-      field: 'axleToCrownMm',
-      message: `The front wheel would overlap the fork's crown: a fork of ${g.axleToCrownMm.toFixed(0)} mm for a wheel of radius ${view.frontWheel.radiusMm.toFixed(0)} mm. Look at fork length and tyre width.`,
-    });
-  }
-  if (g.saddleHeightMm < g.seatTubeMm) {
-    doubts.push({
-      field: 'saddleHeightMm',
-      message: 'The saddle would be below the top of the seat tube. Look at saddle height and seat tube.',
-    });
-  }
+  if (crownGap < 5)
+    doubt(
+      `The front wheel would overlap the fork's crown: a fork of ${g.axleToCrownMm.toFixed(0)} mm for a wheel of radius ${view.frontWheel.radiusMm.toFixed(0)} mm.`,
+      'axleToCrownMm',
+      'tyreWidthMm',
+      'wheelBeadMm',
+      // Where the fork's length is worked out, it follows from these.
+      'stackMm',
+      'headTubeMm',
+      'bottomBracketDropMm',
+    );
+  if (g.saddleHeightMm < g.seatTubeMm)
+    doubt('The saddle would be below the top of the seat tube.', 'saddleHeightMm', 'seatTubeMm');
   const printed = bike.geometry.wheelbaseMm;
-  if (printed !== undefined && Math.abs(printed - view.wheelbaseMm) > WHEELBASE_TOLERANCE_MM) {
+  const checkable = OF_WHEELBASE.every((field) => figures.sources[field] !== 'default');
+  if (printed !== undefined && checkable && Math.abs(printed - view.wheelbaseMm) > WHEELBASE_TOLERANCE_MM) {
     const { field, value } = suspect(figures, printed, (v) => v.wheelbaseMm);
     doubts.push({
       field,
@@ -82,6 +101,16 @@ export function doubtsOf(bike: Pick<Bike, 'geometry' | 'tape' | 'build'>): Figur
   }
   return doubts;
 }
+
+const WHEELS = [
+  'rearTyreWidthMm',
+  'tyreWidthMm',
+  'rearWheelBeadMm',
+  'wheelBeadMm',
+] as const satisfies FigureKey[];
+
+const isEntered = ({ sources }: Figures, field: FigureKey): boolean =>
+  sources[field] === 'given' || sources[field] === 'by tape';
 
 /** "fork length", "bottom bracket drop": a figure's label without its explanation. */
 export const shortName = (field: FigureKey): string => {
@@ -102,10 +131,13 @@ function suspect(
     const [middle, spread] = USUAL[field]!;
     return ((value - middle) / spread) ** 2;
   };
-  let best: { field: FigureKey; value: number | null } = { field: 'axleToCrownMm', value: null };
+  const fields = (Object.keys(USUAL) as FigureKey[]).filter((field) => isEntered(figures, field));
+  let best: { field: FigureKey; value: number | null } = {
+    field: fields[0] ?? 'axleToCrownMm',
+    value: null,
+  };
   let most = -Infinity;
-  for (const field of Object.keys(USUAL) as FigureKey[]) {
-    if (figures.sources[field] === 'default') continue;
+  for (const field of fields) {
     const now = figures.geometry[field];
     const value = mended(figures, field, wanted, relation);
     if (value === null) continue;

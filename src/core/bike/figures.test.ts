@@ -64,6 +64,20 @@ test.each([
   expect(doubts[0]).toMatchObject({ field, message: expect.stringMatching(/front axle .* would fit/) });
 });
 
+// The rest of the table is assumed: only what the rider entered is named.
+test.each([
+  [{ tyreWidthMm: 130 }, 'tyreWidthMm', /rear wheel would overlap the frame.* Look at front tyre width\.$/],
+  [{ stackMm: 790 }, 'stackMm', /front axle .* Look first at stack/],
+] as const)('%j alone is doubted by its own name', (geometry, field, message) => {
+  const doubts = doubtsOf(bike({ geometry }));
+  expect(doubts).toContainEqual({ field, message: expect.stringMatching(message) });
+  expect(doubts.map((doubt) => doubt.field)).toEqual(doubts.map(() => field));
+});
+
+test('a printed wheelbase is not checked against assumed figures', () => {
+  expect(doubtsOf(bike({ geometry: { wheelbaseMm: 1190 } }))).toEqual([]);
+});
+
 test.each([
   [{ chainstayMm: 350 }, 'chainstayMm', /rear wheel would overlap the frame/],
   [{ axleToCrownMm: 330, stackMm: 420, headTubeMm: 90 }, 'axleToCrownMm', /overlap the fork's crown/],
