@@ -12,6 +12,7 @@ import { useScrollTo } from '@/ui/shared/useScrollTo';
 import { isWide, SectionDrawing } from './SectionDrawing';
 import { ThingOption } from './ThingOption';
 import { useBoard, type BoardActions } from './useBoard';
+import { spokenName } from './spokenName';
 import styles from './BagSection.module.css';
 
 /** The chosen bag cut open along its fill axis: what lies nearest the mouth stands on top. */
@@ -106,7 +107,7 @@ function Cut({ board, compartment, several }: CutProps) {
                   selected={thing.id === thingId}
                   onChoose={() => chooseThing(thing.id)}
                   className={styles.thing}
-                  label={`${thing.name}, ${format.mass(thingMassG(thing))}${
+                  label={`${spokenName(thing, format)}${
                     holder ? `, inside ${nameOf(holder)}` : ''
                   }${note ? `, ${note}` : ''}`}
                 >
@@ -118,8 +119,14 @@ function Cut({ board, compartment, several }: CutProps) {
                     {note && <span className={styles.note}> {note}</span>}
                   </span>
                   {entryOf(thing.id)?.pinned && <IconPin size={14} aria-label="pinned" />}
-                  <span className={styles.figure}>{holder ? '' : format.volume(neededMl(thing))}</span>
-                  <span className={styles.figure}>{format.mass(thingMassG(thing))}</span>
+                  <span className={styles.figure}>
+                    {!holder && thing.volumeSource === 'estimate' && '≈ '}
+                    {!holder && format.volume(neededMl(thing))}
+                  </span>
+                  <span className={styles.figure}>
+                    {thing.massSource === 'estimate' && '≈ '}
+                    {format.mass(thingMassG(thing))}
+                  </span>
                 </ThingOption>
               );
             })}

@@ -8,6 +8,7 @@ import type { Formatter } from '@/core/units/format';
 import { SystemGlyph } from '@/ui/shared/systems';
 import { ThingOption } from './ThingOption';
 import { useBoard } from './useBoard';
+import { spokenName } from './spokenName';
 import styles from './Floor.module.css';
 
 /** What is not on the bike yet, drawn to one scale and grouped as it would lie on a garage floor. */
@@ -87,7 +88,7 @@ const Tile = memo(function Tile({ thing, selected, onChoose, format }: TileProps
       selected={selected}
       onChoose={() => onChoose(thing.id)}
       className={styles.tile}
-      label={`${thing.name}, ${format.mass(thingMassG(thing))}`}
+      label={spokenName(thing, format)}
     >
       <Silhouette form={thing.form} volumeMl={thing.volumeMl} />
       <span className={styles.name}>
@@ -127,9 +128,13 @@ function Home({ things }: { things: readonly Thing[] }) {
               selected={thing.id === thingId}
               onChoose={() => chooseThing(thing.id)}
               className={styles.homeThing}
-              label={`${thing.name}, ${format.mass(thingMassG(thing))}`}
+              label={spokenName(thing, format)}
             >
-              {thing.name} <span className="quiet">{format.mass(thingMassG(thing))}</span>
+              {thing.name}{' '}
+              <span className="quiet">
+                {thing.massSource === 'estimate' && '≈ '}
+                {format.mass(thingMassG(thing))}
+              </span>
             </ThingOption>
           ))}
         </ul>
