@@ -19,10 +19,15 @@ export const FILLING_WORDS: Record<Filling, string> = {
   'by weight alone': 'by weight alone',
 };
 
+export const MOST_NIGHTS = 30;
+
 export const tripSchema = z.object({
   name: nameSchema,
   startDate: z.union([z.iso.date('Write the date as year-month-day, like 2027-04-16.'), z.null()]),
-  nights: z.int('A whole number of nights.').min(0, 'At least 0 nights.').max(30, 'At most 30 nights.'),
+  nights: z
+    .int('A whole number of nights.')
+    .min(0, 'At least 0 nights.')
+    .max(MOST_NIGHTS, `At most ${MOST_NIGHTS} nights.`),
   sleeping: z.enum(SLEEPING),
   nightMinimumC: temperatureC.describe('Expected coldest night'),
   dayMaximumC: temperatureC.describe('Expected warmest day'),

@@ -9,7 +9,7 @@ import { kindOf, type Kind } from '@/core/kit/kinds/kinds';
 import { SYSTEMS } from '@/core/kit/thing';
 import { starterList, thingsOf, type StarterEntry } from '@/core/needs/starter';
 import { emptyPlan } from '@/core/plan/plan';
-import { COOKING, RAIN, SLEEPING, tripSchema, type Trip } from '@/core/trip/trip';
+import { COOKING, MOST_NIGHTS, RAIN, SLEEPING, tripSchema, type Trip } from '@/core/trip/trip';
 import { formatTemperature, formatterFor } from '@/core/units/format';
 import { BARE_UNIT, parseQuantity, type UnitSystem } from '@/core/units/parse';
 import { Choice } from '@/ui/shared/Choice';
@@ -18,7 +18,6 @@ import { SystemGlyph } from '@/ui/shared/systems';
 import styles from './NewTrip.module.css';
 
 /** Days from first to last may be as many. */
-const MOST_NIGHTS = 30;
 const MOST_PEOPLE = 8;
 
 /** What the rider changed of the list: ticks and other kinds, by entry. */

@@ -3,7 +3,7 @@
 import { TextInput } from '@mantine/core';
 import dynamic from 'next/dynamic';
 import { riderSchema } from '@/core/plan/plan';
-import { COOKING, FILLING_WORDS, FILLINGS, RAIN, SLEEPING, type Trip } from '@/core/trip/trip';
+import { COOKING, FILLING_WORDS, FILLINGS, MOST_NIGHTS, RAIN, SLEEPING, type Trip } from '@/core/trip/trip';
 import { SURFACES } from '@/core/bike/tyrePressure';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import { Choice } from '@/ui/shared/Choice';
@@ -49,7 +49,7 @@ export function TripStage() {
           label="Nights"
           value={trip.nights}
           least={0}
-          most={30}
+          most={MOST_NIGHTS}
           what="nights"
           onCommit={(nights) => set({ nights })}
         />
