@@ -37,9 +37,23 @@ const brick: MantineColorsTuple = [
   '#541c12',
 ];
 
+/** In place of Mantine's blue-grey: switches, disabled buttons and selects stand on the same paper as the rest. */
+const gray: MantineColorsTuple = [
+  '#fbf8f0',
+  '#f5f1e6',
+  '#ece6d6',
+  '#e0d8c5',
+  '#d5ccb7',
+  '#a89f88',
+  '#8f866f',
+  '#5a584f',
+  '#3a3a35',
+  '#24272a',
+];
+
 /** Waxed canvas and a paper map: one spruce accent, ochre and brick only for check and stop. */
 export const theme = createTheme({
-  colors: { spruce, ochre, brick },
+  colors: { spruce, ochre, brick, gray },
   primaryColor: 'spruce',
   primaryShade: { light: 7, dark: 6 },
   autoContrast: true,

@@ -14,7 +14,7 @@ test('what lies elsewhere, and what that does to the figures', () => {
   expect(moved.map(({ thing, first, second }) => [thing.name, first, second])).toEqual([
     ['Spare tube', 'Half frame bag, main', 'Seat pack, main'],
   ]);
-  const tail = figures.find(({ label }) => label === 'Tail moment')!;
+  const tail = figures.find(({ label }) => label === 'Seat-pack sway')!;
   // 205 g some 0.3 m behind the clamp.
   expect(tail.difference).toMatch(/^\+0\.0\d kg·m$/);
   const handling = terms.find(({ term }) => term === 'handling')!;

@@ -3,7 +3,7 @@ import { applyEdit } from '@/core/plan/apply';
 import { factsOf } from '@/core/facts/facts';
 import { samplePlan, sampleThing } from '../../../tests/support/samples';
 import { formatterFor } from '@/core/units/format';
-import { headlines } from './headline';
+import { headlines, mainFigures } from './headline';
 import { FIGURES, whyFigure } from './why';
 
 const metric = formatterFor('metric');
@@ -69,6 +69,17 @@ describe('headlines', () => {
     plan.bike = { ...plan.bike!, massSource: 'estimate' };
     expect(headlines(factsOf(plan), null, metric)[0]!.value).toBe('≈ 13.0 kg');
     expect(headlines(factsOf(samplePlan()), null, metric)[0]!.value).toBe('13.0 kg');
+  });
+
+  test('three figures are enough at a glance; the third is the one nearer to where it is felt', () => {
+    const placed = (thingId: string, compartmentId: string) => {
+      const applied = applyEdit(demoPlan(), { kind: 'place', moves: [{ thingId, to: { compartmentId } }] });
+      if (!applied.ok) throw new Error(applied.error);
+      return mainFigures(factsOf(applied.value.plan));
+    };
+    expect(placed('spare-tube', 'fork-left-main')).toEqual(['loaded', 'front', 'side']);
+    expect(placed('spare-tube', 'seat-pack-main')).toEqual(['loaded', 'front', 'tail']);
+    expect(mainFigures(factsOf(samplePlan({ bike: null })))).toEqual(['loaded', 'rolling']);
   });
 
   test('a plan with nothing in it gives figures, not faults', () => {

@@ -1,4 +1,6 @@
 import type { Facts, Handling } from '@/core/facts/facts';
+import { SIDE_FREE_G } from '@/core/packing/costs';
+import { TAIL_NOTE_KGM } from '@/core/ride/massProperties';
 import { signed, type Formatter } from '@/core/units/format';
 import type { Figure } from './why';
 
@@ -58,7 +60,7 @@ export function headlines(now: Facts, before: Facts | null, format: Formatter): 
             ({ withRider, centre }) => (100 * withRider.frontG) / centre.massG,
             fixed(1, '%'),
           ),
-          handlingRow('tail', 'Tail moment', ({ tailMomentKgM }) => tailMomentKgM, format.moment),
+          handlingRow('tail', 'Seat-pack sway', ({ tailMomentKgM }) => tailMomentKgM, format.moment),
           handlingRow('side', 'Left less right', ({ leftLessRightG }) => leftLessRightG, format.mass),
           handlingRow('brake', 'Tips when braking', ({ withRider }) => withRider.tipOverG, fixed(2, 'g')),
           handlingRow(
@@ -70,4 +72,17 @@ export function headlines(now: Facts, before: Facts | null, format: Formatter): 
         ]
       : []),
   ];
+}
+
+/**
+ * The three figures worth a glance: total mass, front–rear balance, and seat-pack sway or side balance, whichever is
+ * nearer to where it is felt. Without a bike, only the masses.
+ *
+ * @example mainFigures(facts) // ['loaded', 'front', 'tail'] with 1.1 kg·m at the tail and 40 g between the sides
+ */
+export function mainFigures({ handling }: Facts): Figure[] {
+  if (!handling) return ['loaded', 'rolling'];
+  const sway = handling.tailMomentKgM / TAIL_NOTE_KGM;
+  const side = Math.abs(handling.leftLessRightG) / SIDE_FREE_G;
+  return ['loaded', 'front', sway >= side ? 'tail' : 'side'];
 }

@@ -21,7 +21,7 @@ export function FillTable({ facts, format }: { facts: Facts; format: Formatter }
     ['Tips when braking', bare.tipOverG, columns.map(({ withRider }) => withRider.tipOverG), 'g', 2],
     ['Lifts on a climb', 100 * bare.climbLimit, columns.map((h) => 100 * h.withRider.climbLimit), '%', 0],
     ['Turning the bar takes', 1, columns.map(({ steeringRatio }) => steeringRatio), '×', 2],
-    ['Tail moment', 0, columns.map(({ tailMomentKgM }) => tailMomentKgM), 'kg·m', 2],
+    ['Seat-pack sway', 0, columns.map(({ tailMomentKgM }) => tailMomentKgM), 'kg·m', 2],
     ['Leans to stay upright', bare.leanDeg, columns.map(({ withRider }) => withRider.leanDeg), '°', 1],
   ] as const;
   const written = (value: number, unit: string, digits: number) =>

@@ -46,16 +46,16 @@ export function KitStage() {
           , {format.mass(mass)} with water
         </span>
         <span className={styles.space} />
-        <Button variant="default" onClick={() => setImporting(true)}>
+        <Button className="screen-only" variant="default" onClick={() => setImporting(true)}>
           Import CSV
         </Button>
         {things.length > 0 && (
-          <Button variant="default" component="a" href={`/api/trips/${store.tripId}/kit`}>
+          <Button className="screen-only" variant="default" component="a" href={`/api/trips/${store.tripId}/kit`}>
             Save as CSV
           </Button>
         )}
       </header>
-      <div className={styles.tools}>
+      <div className={`${styles.tools} screen-only`}>
         <QuickAdd
           onAdd={(thing) => {
             if (!store.edit({ kind: 'put things', things: [thing] })) return false;

@@ -95,7 +95,7 @@ export function Board() {
     >
       <div className={styles.board} data-refused={refused !== null || undefined}>
         <h1 className="visually-hidden">Load</h1>
-        <div className={styles.bars}>
+        <div className={`${styles.bars} screen-only`}>
           <LoadBar />
           <RiderSwitch />
         </div>
@@ -103,7 +103,7 @@ export function Board() {
           <Picture facts={drawn} bagId={bagId} chooseBag={chooseBag} />
         </div>
         <BagRows />
-        <div className={styles.hand}>
+        <div className={`${styles.hand} screen-only`}>
           <ThingInHand />
           <div className={styles.lower}>
             <BagSection />

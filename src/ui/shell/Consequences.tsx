@@ -2,7 +2,7 @@
 
 import { memo, useEffect, useRef, useState } from 'react';
 import type { Finding } from '@/core/checks/finding';
-import { headlines } from '@/core/explain/headline';
+import { headlines, mainFigures, type Headline } from '@/core/explain/headline';
 import { FindingItem } from '@/ui/shell/FindingItem';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import { WhyButton } from '@/ui/shared/WhyButton';
@@ -17,6 +17,9 @@ export function Consequences() {
   // What was pressed shows first; what follows from it is listed in the next breath.
   const findings = useNextBreath(evaluation).findings;
   const last = draft.done.at(-1);
+  const lines = headlines(shown.facts, shown.before, format);
+  const main = mainFigures(shown.facts);
+  const isMain = ({ figure }: Headline) => main.includes(figure);
   return (
     <aside className={styles.column} aria-label="Consequences">
       <h2 className={styles.heading}>
@@ -29,22 +32,35 @@ export function Consequences() {
         )}
       </h2>
       <p className={styles.last}>{last ? `Last change: ${last.label}` : 'Nothing changed yet.'}</p>
-      <table className={styles.figures}>
-        <caption className="visually-hidden">Figures and what the last change did to them</caption>
-        <tbody>
-          {headlines(shown.facts, shown.before, format).map(({ figure, label, value, difference }) => (
-            <tr key={figure}>
-              <th scope="row">
-                {label} <WhyButton figure={figure} label={label} />
-              </th>
-              <td className={styles.value}>{value}</td>
-              <td className={styles.difference}>{difference}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <Figures caption="Figures and what the last change did to them" rows={lines.filter(isMain)} />
+      <details className={styles.more}>
+        <summary>More figures</summary>
+        <Figures
+          caption="More figures and what the last change did to them"
+          rows={lines.filter((line) => !isMain(line))}
+        />
+      </details>
       <Findings findings={findings} />
     </aside>
+  );
+}
+
+function Figures({ caption, rows }: { caption: string; rows: Headline[] }) {
+  return (
+    <table className={styles.figures}>
+      <caption className="visually-hidden">{caption}</caption>
+      <tbody>
+        {rows.map(({ figure, label, value, difference }) => (
+          <tr key={figure}>
+            <th scope="row">
+              {label} <WhyButton figure={figure} label={label} />
+            </th>
+            <td className={styles.value}>{value}</td>
+            <td className={styles.difference}>{difference}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }
 
