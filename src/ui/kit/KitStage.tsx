@@ -50,7 +50,12 @@ export function KitStage() {
           Import CSV
         </Button>
         {things.length > 0 && (
-          <Button className="screen-only" variant="default" component="a" href={`/api/trips/${store.tripId}/kit`}>
+          <Button
+            className="screen-only"
+            variant="default"
+            component="a"
+            href={`/api/trips/${store.tripId}/kit`}
+          >
             Save as CSV
           </Button>
         )}
