@@ -7,9 +7,10 @@ import type { NextTrip } from '@/ui/home/Next';
 import { answerOf } from '@/core/evaluation/answer';
 import { evaluate } from '@/core/evaluation/evaluate';
 import { formatterFor } from '@/core/units/format';
+import { reading } from '@/db/access';
 import type { Account } from '@/db/accounts';
 import { readPlan } from '@/db/plans';
-import { transaction } from '@/db/pool';
+import type { Client } from '@/db/pool';
 
 export const metadata = { title: 'Trips' };
 
@@ -17,14 +18,18 @@ export const metadata = { title: 'Trips' };
 const TOLD = 4;
 
 /** The trip that is next by its date, or else the one last worked on, with what remains to be done for it. */
-async function nextTrip(account: Account, trips: readonly ListedTrip[]): Promise<NextTrip | null> {
+async function nextTrip(
+  client: Client,
+  account: Account,
+  trips: readonly ListedTrip[],
+): Promise<NextTrip | null> {
   const today = new Date().toISOString().slice(0, 10);
   const dated = trips
     .filter(({ startDate }) => startDate !== null && startDate >= today)
     .sort((a, b) => a.startDate!.localeCompare(b.startDate!));
   const trip = dated[0] ?? trips[0];
   if (!trip) return null;
-  const stored = await transaction(database(), (client) => readPlan(client, account.id, trip.id));
+  const stored = await readPlan(client, account.id, trip.id);
   if (!stored) return null;
   const format = formatterFor(account.units);
   const evaluation = evaluate(stored.plan, format);
@@ -42,13 +47,13 @@ async function nextTrip(account: Account, trips: readonly ListedTrip[]): Promise
 
 export default async function TripsPage() {
   const account = await requireAccount();
-  const trips = await listTrips(database(), account.id);
-  return (
-    <TripList
-      trips={trips}
-      next={await nextTrip(account, trips)}
-      unused={await listUnused(database(), account.id)}
-      units={account.units}
-    />
-  );
+  const found = await reading(database(), account.id, async (client) => {
+    const trips = await listTrips(client, account.id);
+    return {
+      trips,
+      next: await nextTrip(client, account, trips),
+      unused: await listUnused(client, account.id),
+    };
+  });
+  return <TripList {...found} units={account.units} />;
 }

@@ -41,15 +41,6 @@ export const differs = (a: unknown, b: unknown): boolean =>
 const bikeOf = (row: Row): Bike => bikeSchema.parse(BIKE.item(row));
 const bagOf = (row: Row): Bag => bagSchema.parse(BAG.item(row));
 
-/** A bike of this account, or null. */
-export async function readBike(client: Client, accountId: string, bikeId: string): Promise<Bike | null> {
-  const { rows } = await client.query<Row>(
-    `select ${BIKE.select('bike')} from bike where account_id = $1 and id = $2`,
-    [accountId, bikeId],
-  );
-  return rows[0] ? bikeOf(rows[0]) : null;
-}
-
 /** The bike of every set-up of the account, by the set-up's id. */
 export async function readSetupBikes(client: Client, accountId: string): Promise<Map<string, Bike>> {
   const { rows } = await client.query<Row & { setup_id: string }>(
@@ -89,22 +80,51 @@ export async function readSetupBags(client: Client, accountId: string): Promise<
   return bags;
 }
 
-export async function saveBike(client: Client, accountId: string, bike: Bike | null): Promise<void> {
-  if (!bike) return;
+/** Bikes of the account among some ids. */
+export async function readBikes(client: Client, accountId: string, ids: readonly string[]): Promise<Bike[]> {
+  if (ids.length === 0) return [];
+  const { rows } = await client.query<Row>(
+    `select ${BIKE.select('bike')} from bike where account_id = $1 and id = any($2)`,
+    [accountId, ids],
+  );
+  return rows.map(bikeOf);
+}
+
+/** Bags of the account among some ids. */
+export async function readBags(client: Client, accountId: string, ids: readonly string[]): Promise<Bag[]> {
+  if (ids.length === 0) return [];
+  const { rows } = await client.query<Row>(
+    `select ${BAG.select('bag')} from bag where account_id = $1 and id = any($2)`,
+    [accountId, ids],
+  );
+  return rows.map(bagOf);
+}
+
+/** What becomes of an item that is owned already: `change` writes it anew, `keep` leaves it as it is. */
+export type Owned = 'change' | 'keep';
+export const onConflict = (owned: Owned, updates: string): string =>
+  `on conflict (account_id, id) do ${owned === 'change' ? `update set ${updates}` : 'nothing'}`;
+
+export async function saveBike(client: Client, accountId: string, bike: Bike, owned: Owned): Promise<void> {
   await client.query(
     `insert into bike (account_id, ${BIKE.columns})
      select $1, ${BIKE.values} from jsonb_to_recordset($2::jsonb) as recordset(${BIKE.recordset})
-     on conflict (account_id, id) do update set ${BIKE.updates}`,
+     ${onConflict(owned, BIKE.updates)}`,
     [accountId, JSON.stringify([BIKE.row(bike)])],
   );
 }
 
-export async function saveBags(client: Client, accountId: string, bags: readonly Bag[]): Promise<void> {
+export async function saveBags(
+  client: Client,
+  accountId: string,
+  bags: readonly Bag[],
+  owned: Owned,
+): Promise<void> {
   if (bags.length === 0) return;
   await client.query(
     `insert into bag (account_id, ${BAG.columns})
      select $1, ${BAG.values} from jsonb_to_recordset($2::jsonb) as recordset(${BAG.recordset})
-     on conflict (account_id, id) do update set ${BAG.updates}`,
+     ${onConflict(owned, BAG.updates)}`,
     [accountId, JSON.stringify(bags.map(BAG.row))],
   );
 }

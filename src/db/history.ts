@@ -1,7 +1,16 @@
-import { editSchema } from '@/core/plan/edit';
-import { changeDraft, type Change, type Draft, type Step } from '@/core/plan/history';
-import { readPlan, updatePlan } from './plans';
-import { transaction, type Client, type Pool } from './pool';
+import { storedEditSchema, type Edit, type SimpleEdit } from '@/core/plan/edit';
+import {
+  changeDraft,
+  HISTORY_BYTES,
+  HISTORY_LENGTH,
+  stepBytes,
+  type Change,
+  type Draft,
+  type Step,
+} from '@/core/plan/history';
+import { changing } from './access';
+import { changedElsewhere, readOwned, readPlan, updatePlan, type OwnedItems, type StoredPlan } from './plans';
+import type { Client, Pool } from './pool';
 
 interface StepRow {
   change_id: string;
@@ -11,36 +20,96 @@ interface StepRow {
   inverse: unknown;
 }
 
+/** Steps as they are kept, oldest first: done ones before undone ones, of which the first is the next to redo. */
+async function readSteps(
+  client: Client,
+  accountId: string,
+  tripId: string,
+  onlyNext = false,
+): Promise<Pick<Draft, 'done' | 'undone'> & { unreadable: string[] }> {
+  const { rows } = await client.query<StepRow>(
+    `select change_id, state, label, edit, inverse from plan_step
+      where account_id = $1 and trip_id = $2
+        ${onlyNext ? `and sequence in (${NEXT_STEPS})` : ''} order by sequence`,
+    [accountId, tripId],
+  );
+  const unreadable: string[] = [];
+  /** From the one that is next to be undone or redone; nothing behind one that cannot be read can be reached. */
+  const readable = (nextFirst: StepRow[]): Step[] => {
+    const steps: Step[] = [];
+    for (const row of nextFirst) {
+      // Steps may be older than some fields of a bag or bike; the schema's defaults say what they meant.
+      const edit = storedEditSchema.safeParse(row.edit);
+      const inverse = storedEditSchema.safeParse(row.inverse);
+      if (!edit.success || !inverse.success) {
+        unreadable.push(row.change_id);
+        break;
+      }
+      steps.push({ id: row.change_id, label: row.label, edit: edit.data, inverse: inverse.data });
+    }
+    return steps.reverse();
+  };
+  const done = readable(rows.filter(({ state }) => state === 'done').reverse());
+  const undone = readable(rows.filter(({ state }) => state === 'undone'));
+  const owned = await readOwned(client, accountId, broughtIn([...done, ...undone]));
+  const asOwned = (step: Step): Step => ({
+    ...step,
+    edit: withOwned(step.edit, owned),
+    inverse: withOwned(step.inverse, owned),
+  });
+  return { done: done.map(asOwned), undone: undone.map(asOwned), unreadable };
+}
+
+/** The step that is next to be undone, and the one that is next to be redone. */
+const NEXT_STEPS = `
+  (select max(sequence) from plan_step where account_id = $1 and trip_id = $2 and state = 'done'),
+  (select min(sequence) from plan_step where account_id = $1 and trip_id = $2 and state = 'undone')`;
+
+const partsOf = (edit: Edit): SimpleEdit[] => (edit.kind === 'several' ? edit.edits : [edit]);
+
+/** Ids of the bikes, bags and things that steps put on a trip. */
+function broughtIn(steps: readonly Step[]) {
+  const ids = { bikes: new Set<string>(), bags: new Set<string>(), things: new Set<string>() };
+  for (const part of steps.flatMap(({ edit, inverse }) => [...partsOf(edit), ...partsOf(inverse)])) {
+    if (part.kind === 'set bike' && part.bike) ids.bikes.add(part.bike.id);
+    if (part.kind === 'put bags') for (const { id } of part.bags) ids.bags.add(id);
+    if (part.kind === 'put things') for (const { id } of part.things) ids.things.add(id);
+  }
+  return { bikes: [...ids.bikes], bags: [...ids.bags], things: [...ids.things] };
+}
+
+/**
+ * An edit with what it puts on the trip as that is owned now. A step of the history decides whether a bag is on this trip; what
+ * the bag is, and was changed to on another trip meanwhile, is not its to bring back.
+ */
+function withOwned(edit: Edit, { bikes, bags, things }: OwnedItems): Edit {
+  const one = (part: SimpleEdit): SimpleEdit => {
+    if (part.kind === 'set bike' && part.bike) return { ...part, bike: bikes.get(part.bike.id) ?? part.bike };
+    if (part.kind === 'put bags') return { ...part, bags: part.bags.map((bag) => bags.get(bag.id) ?? bag) };
+    if (part.kind === 'put things')
+      return { ...part, things: part.things.map((thing) => ({ ...thing, ...things.get(thing.id) })) };
+    return part;
+  };
+  return edit.kind === 'several' ? { ...edit, edits: edit.edits.map(one) } : one(edit);
+}
+
+export interface StoredDraft extends Omit<StoredPlan, 'plan'> {
+  draft: Draft;
+  /** Ids of steps that could not be read, and are left out with what lies behind them; to be logged. */
+  unreadable: string[];
+}
+
 /** The plan with the steps that can be undone and redone, as one draft. */
 export async function readDraft(
   client: Client,
   accountId: string,
   tripId: string,
-  lock = false,
-): Promise<{ draft: Draft; revision: number; departed?: true } | null> {
-  const stored = await readPlan(client, accountId, tripId, lock);
+): Promise<StoredDraft | null> {
+  const stored = await readPlan(client, accountId, tripId);
   if (!stored) return null;
-  const { rows } = await client.query<StepRow>(
-    `select change_id, state, label, edit, inverse from plan_step
-      where account_id = $1 and trip_id = $2 order by sequence`,
-    [accountId, tripId],
-  );
-  const steps = (state: StepRow['state']): Step[] =>
-    rows
-      .filter((row) => row.state === state)
-      .map((row) => ({
-        id: row.change_id,
-        label: row.label,
-        // Steps may be older than some fields of a bag or bike; the schema's defaults say what they meant.
-        edit: editSchema.parse(row.edit),
-        inverse: editSchema.parse(row.inverse),
-      }));
-  // Undone steps stand behind the done ones in the order they were made; the next to redo is the first of them.
-  return {
-    revision: stored.revision,
-    ...(stored.departed ? { departed: true as const } : {}),
-    draft: { plan: stored.plan, done: steps('done'), undone: steps('undone').reverse() },
-  };
+  const { plan, ...rest } = stored;
+  const { done, undone, unreadable } = await readSteps(client, accountId, tripId);
+  return { ...rest, draft: { plan, done, undone }, unreadable };
 }
 
 export type Outcome =
@@ -62,9 +131,10 @@ export const saveChange = (
   revision: number,
   change: Change,
 ): Promise<Outcome> =>
-  transaction(pool, async (client): Promise<Outcome> => {
-    const stored = await readDraft(client, accountId, tripId, true);
+  changing(pool, accountId, async (client): Promise<Outcome> => {
+    const stored = await readPlan(client, accountId, tripId);
     if (!stored) return { kind: 'no such trip' };
+    const refused = (reason: string): Outcome => ({ kind: 'refused', reason, revision: stored.revision });
     const taken = await client.query<{ revision: number }>(
       `select revision from plan_change where account_id = $1 and trip_id = $2 and change_id = $3`,
       [accountId, tripId, change.id],
@@ -79,20 +149,42 @@ export const saveChange = (
       return { kind: 'stale', revision: stored.revision, since: since.rows.map((row) => row.label) };
     }
     if (stored.departed)
-      return {
-        kind: 'refused',
-        reason: 'This trip has set out; it keeps the plan it left with. Nothing was changed.',
-        revision: stored.revision,
-      };
-    const next = changeDraft(stored.draft, change);
-    if (!next.ok) return { kind: 'refused', reason: next.error, revision: stored.revision };
-    const saved = await updatePlan(client, accountId, tripId, stored.draft.plan, next.value.plan);
-    await saveSteps(client, accountId, tripId, stored.draft, next.value);
+      return refused('This trip has set out; it keeps the plan it left with. Nothing was changed.');
+    const before: Draft = { plan: stored.plan, ...(await readSteps(client, accountId, tripId, true)) };
+    const next = changeDraft(before, change);
+    if (!next.ok) return refused(next.error);
+    const after = next.value;
+    const elsewhere = await changedElsewhere(client, accountId, before.plan, after.plan);
+    if (elsewhere.length > 0)
+      return refused(
+        `${elsewhere.join(', ')} ${elsewhere.length === 1 ? 'was' : 'were'} changed on another trip meanwhile. Add ${elsewhere.length === 1 ? 'it' : 'them'} again to take up the change.`,
+      );
+    const saved = await updatePlan(client, accountId, tripId, before.plan, after.plan);
+    const key = [accountId, tripId];
+    if (change.op === 'edit') await addStep(client, key, after.done.at(-1)!);
+    else {
+      const step = (change.op === 'undo' ? after.undone : after.done).at(-1)!;
+      await client.query(
+        `update plan_step set state = $4, edit = $5, inverse = $6, bytes = $7
+          where account_id = $1 and trip_id = $2 and change_id = $3`,
+        [...key, step.id, change.op === 'undo' ? 'undone' : 'done', ...stepValues(step)],
+      );
+    }
+    const label = labelOf(before, after, change);
     await client.query(
-      `insert into plan_change (account_id, trip_id, change_id, revision, label) values ($1, $2, $3, $4, $5)`,
-      [accountId, tripId, change.id, saved, labelOf(stored.draft, next.value, change)],
+      `insert into plan_change (account_id, trip_id, change_id, revision, label)
+       select $1, id, $2, revision, label
+         from jsonb_to_recordset($3::jsonb) as recordset(id text, revision integer, label text)`,
+      [
+        accountId,
+        change.id,
+        JSON.stringify([
+          { id: tripId, revision: saved.revision, label },
+          ...saved.others.map((other) => ({ ...other, label: `${label}, on ${after.plan.trip.name}` })),
+        ]),
+      ],
     );
-    return { kind: 'saved', revision: saved };
+    return { kind: 'saved', revision: saved.revision };
   });
 
 function labelOf(before: Draft, after: Draft, change: Change): string {
@@ -101,37 +193,27 @@ function labelOf(before: Draft, after: Draft, change: Change): string {
   return after.done.at(-1)?.label ?? '';
 }
 
-/** Writes the history's new state: steps forgotten, the one that is new, and the one that changed sides. */
-async function saveSteps(client: Client, accountId: string, tripId: string, before: Draft, after: Draft) {
-  const key = [accountId, tripId];
-  const states = (draft: Draft) =>
-    new Map([
-      ...draft.done.map((step) => [step.id, 'done'] as const),
-      ...draft.undone.map((step) => [step.id, 'undone'] as const),
-    ]);
-  const [old, now] = [states(before), states(after)];
-  const forgotten = [...old.keys()].filter((id) => !now.has(id));
-  if (forgotten.length) {
-    await client.query(
-      `delete from plan_step where account_id = $1 and trip_id = $2 and change_id = any($3)`,
-      [...key, forgotten],
-    );
-  }
-  const added = after.done.at(-1);
-  if (added && !old.has(added.id)) {
-    await client.query(
-      `insert into plan_step (account_id, trip_id, sequence, state, change_id, label, edit, inverse)
-       select $1, $2, coalesce(max(sequence), 0) + 1, 'done', $3, $4, $5, $6
-         from plan_step where account_id = $1 and trip_id = $2`,
-      [...key, added.id, added.label, JSON.stringify(added.edit), JSON.stringify(added.inverse)],
-    );
-  }
-  for (const [id, state] of now) {
-    if (old.has(id) && old.get(id) !== state) {
-      await client.query(
-        `update plan_step set state = $4 where account_id = $1 and trip_id = $2 and change_id = $3`,
-        [...key, id, state],
-      );
-    }
-  }
+const stepValues = (step: Step) => [JSON.stringify(step.edit), JSON.stringify(step.inverse), stepBytes(step)];
+
+/** Adds a step to the history: what could be redone is forgotten, and so are the oldest, by number and by size. */
+async function addStep(client: Client, key: readonly string[], step: Step) {
+  await client.query(
+    `delete from plan_step where account_id = $1 and trip_id = $2 and state = 'undone'`,
+    key as string[],
+  );
+  await client.query(
+    `insert into plan_step (account_id, trip_id, sequence, state, change_id, label, edit, inverse, bytes)
+     select $1, $2, coalesce(max(sequence), 0) + 1, 'done', $3, $4, $5, $6, $7
+       from plan_step where account_id = $1 and trip_id = $2`,
+    [...key, step.id, step.label, ...stepValues(step)],
+  );
+  await client.query(
+    `delete from plan_step where account_id = $1 and trip_id = $2 and sequence in
+       (select sequence
+          from (select sequence, row_number() over newest_first as number, sum(bytes) over newest_first as total
+                  from plan_step where account_id = $1 and trip_id = $2
+                window newest_first as (order by sequence desc)) as step
+         where number > $3 or (number > 1 and total > $4))`,
+    [...key, HISTORY_LENGTH, HISTORY_BYTES],
+  );
 }

@@ -1,10 +1,22 @@
+import { isDeepStrictEqual } from 'node:util';
+import type { Bag } from '@/core/bag/bag';
+import type { Bike } from '@/core/bike/bike';
 import { decisionsOf, ownedOf, type Decisions, type OwnedThing, type Thing } from '@/core/kit/thing';
 import { parsePlanValue, planFileValue } from '@/core/formats/planFile';
 import { fellowSchema, PLAN_VERSION, type LoadEntry, type Plan, type Rider } from '@/core/plan/plan';
 import type { Trip } from '@/core/trip/trip';
 import { allCompartments } from '@/core/plan/riders';
 import { tableOf } from './columns';
-import { differs, readTripBags, readBike, saveBags, saveBike } from './garage';
+import {
+  differs,
+  onConflict,
+  readBags,
+  readBikes,
+  readTripBags,
+  saveBags,
+  saveBike,
+  type Owned,
+} from './garage';
 import type { Client } from './pool';
 
 /**
@@ -78,17 +90,16 @@ export interface StoredPlan {
   departed?: true;
 }
 
-/** The plan of a trip, or null when this account has no such trip. With `lock`, until the transaction's end. */
+/** The plan of a trip, or null when this account has no such trip. */
 export async function readPlan(
   client: Client,
   accountId: string,
   tripId: string,
-  lock = false,
 ): Promise<StoredPlan | null> {
   const key = [accountId, tripId];
   const trips = await client.query<TripRow>(
     `select ${TRIP.select('trip')}, ${RIDER.select('trip')}, wishes, fellows, bike_id, revision, departed
-       from trip where account_id = $1 and id = $2 ${lock ? 'for update' : ''}`,
+       from trip where account_id = $1 and id = $2`,
     key,
   );
   const trip = trips.rows[0];
@@ -99,7 +110,7 @@ export async function readPlan(
     if (!kept.ok) throw new Error(`The plan that trip ${tripId} set out with: ${kept.error.join(' ')}`);
     return { plan: kept.value, revision: trip.revision, departed: true };
   }
-  const bike = trip.bike_id ? await readBike(client, accountId, trip.bike_id) : null;
+  const [bike = null] = trip.bike_id ? await readBikes(client, accountId, [trip.bike_id]) : [];
   const bags = await readTripBags(client, accountId, tripId);
   const things = await client.query<Record<string, unknown>>(
     `select ${THING.select('thing')}, ${DECISIONS.select('trip_thing')}
@@ -145,7 +156,7 @@ export async function readPlan(
  * @returns false where there is no such trip
  */
 export async function depart(client: Client, accountId: string, tripId: string): Promise<boolean> {
-  const stored = await readPlan(client, accountId, tripId, true);
+  const stored = await readPlan(client, accountId, tripId);
   if (!stored) return false;
   await client.query(`update trip set departed = $3 where account_id = $1 and id = $2`, [
     accountId,
@@ -162,16 +173,17 @@ export async function insertPlan(
   tripId: string,
   plan: Plan,
 ): Promise<void> {
-  await saveBike(client, accountId, plan.bike);
+  if (plan.bike) await saveBike(client, accountId, plan.bike, 'keep');
   await client.query(INSERT_TRIP, tripValues(accountId, tripId, plan));
   await saveParts(client, accountId, tripId, null, plan);
 }
 
 /**
- * Writes what differs between two states of a plan, and counts its revision up. Other trips that share a changed
- * bike, bag or thing count up too, so that a tab open on one of them is told.
+ * Writes what differs between two states of a plan, and counts its revision up. What is brought in and owned already is used as
+ * it is; what was on the trip is changed. Other trips that show a changed bike, bag or thing, or whose history would
+ * bring it back, count up too, so that a tab open on one of them is told.
  *
- * @returns the new revision
+ * @returns the new revision of this trip, and those of the others
  */
 export async function updatePlan(
   client: Client,
@@ -179,8 +191,9 @@ export async function updatePlan(
   tripId: string,
   before: Plan,
   after: Plan,
-): Promise<number> {
-  if (differs(before.bike, after.bike)) await saveBike(client, accountId, after.bike);
+): Promise<{ revision: number; others: { id: string; revision: number }[] }> {
+  if (after.bike && differs(before.bike, after.bike))
+    await saveBike(client, accountId, after.bike, before.bike?.id === after.bike.id ? 'change' : 'keep');
   const { rows } = await client.query<{ revision: number }>(
     `${INSERT_TRIP}
      on conflict (account_id, id) do update set ${TRIP.updates}, ${RIDER.updates}, wishes = excluded.wishes,
@@ -189,8 +202,8 @@ export async function updatePlan(
     tripValues(accountId, tripId, after),
   );
   await saveParts(client, accountId, tripId, before, after);
-  await touchSharers(client, accountId, tripId, before, after);
-  return rows[0]!.revision;
+  const others = await touchSharers(client, accountId, tripId, before, after);
+  return { revision: rows[0]!.revision, others };
 }
 
 const INSERT_TRIP = `
@@ -211,6 +224,86 @@ const tripValues = (
   JSON.stringify([{ ...TRIP.row(trip), ...RIDER.row(rider) }]),
 ];
 
+/** Of the items of a plan those that are new to it, and those that changed. */
+function sorted<Item extends { id: string }>(before: readonly Item[] = [], after: readonly Item[]) {
+  const old = new Map(before.map((item) => [item.id, item]));
+  return {
+    broughtIn: after.filter((item) => !old.has(item.id)),
+    changed: after.filter((item) => old.has(item.id) && differs(old.get(item.id), item)),
+  };
+}
+
+async function saveThings(client: Client, accountId: string, things: readonly OwnedThing[], owned: Owned) {
+  if (things.length === 0) return;
+  await client.query(
+    `insert into thing (account_id, ${THING.columns})
+     select $1, ${THING.values} from jsonb_to_recordset($2::jsonb) as recordset(${THING.recordset})
+     ${onConflict(owned, THING.updates)}`,
+    [accountId, JSON.stringify(things.map(THING.row))],
+  );
+}
+
+/** Things of the account among some ids, as they are owned. */
+async function readThings(client: Client, accountId: string, ids: readonly string[]): Promise<OwnedThing[]> {
+  if (ids.length === 0) return [];
+  const { rows } = await client.query<Record<string, unknown>>(
+    `select ${THING.select('thing')} from thing where account_id = $1 and id = any($2)`,
+    [accountId, ids],
+  );
+  return rows.map(THING.item);
+}
+
+export interface OwnedItems {
+  bikes: Map<string, Bike>;
+  bags: Map<string, Bag>;
+  things: Map<string, OwnedThing>;
+}
+
+/** What the account owns among some ids. */
+export async function readOwned(
+  client: Client,
+  accountId: string,
+  ids: { bikes: readonly string[]; bags: readonly string[]; things: readonly string[] },
+): Promise<OwnedItems> {
+  const byId = <Item extends { id: string }>(items: readonly Item[]) =>
+    new Map(items.map((item) => [item.id, item]));
+  return {
+    bikes: byId(await readBikes(client, accountId, ids.bikes)),
+    bags: byId(await readBags(client, accountId, ids.bags)),
+    things: byId(await readThings(client, accountId, ids.things)),
+  };
+}
+
+/**
+ * What a plan would bring in as it is no longer: names of bikes, bags and things that are owned already and were changed on another
+ * trip since. Empty where nothing stands in the way.
+ */
+export async function changedElsewhere(
+  client: Client,
+  accountId: string,
+  before: Plan,
+  after: Plan,
+): Promise<string[]> {
+  const bikes = sorted(before.bike ? [before.bike] : [], after.bike ? [after.bike] : []).broughtIn;
+  const bags = sorted(before.bags, after.bags).broughtIn;
+  const things = sorted(before.things, after.things).broughtIn.map(ownedOf);
+  const ids = (items: readonly { id: string }[]) => items.map(({ id }) => id);
+  const owned = await readOwned(client, accountId, {
+    bikes: ids(bikes),
+    bags: ids(bags),
+    things: ids(things),
+  });
+  const isOther =
+    <Item extends { id: string }>(known: Map<string, Item>) =>
+    (item: Item) =>
+      known.has(item.id) && !isDeepStrictEqual(known.get(item.id), item);
+  return [
+    ...bikes.filter(isOther(owned.bikes)),
+    ...bags.filter(isOther(owned.bags)),
+    ...things.filter(isOther(owned.things)),
+  ].map(({ name }) => name);
+}
+
 /** Bags, things, which of them the trip uses, and where they are. `before` null writes all. */
 async function saveParts(
   client: Client,
@@ -219,26 +312,13 @@ async function saveParts(
   before: Plan | null,
   after: Plan,
 ) {
-  const changed = <Item extends { id: string }>(
-    items: readonly Item[],
-    known: readonly Item[] | undefined,
-  ): Item[] => {
-    const old = new Map(known?.map((item) => [item.id, item]));
-    return items.filter((item) => differs(old.get(item.id), item));
-  };
   const ids = (items: readonly { id: string }[] | undefined) => items?.map((item) => item.id);
-
-  const bags = changed(after.bags, before?.bags);
-  await saveBags(client, accountId, bags);
-  const things = changed(after.things.map(ownedOf), before?.things.map(ownedOf));
-  if (things.length) {
-    await client.query(
-      `insert into thing (account_id, ${THING.columns})
-       select $1, ${THING.values} from jsonb_to_recordset($2::jsonb) as recordset(${THING.recordset})
-       on conflict (account_id, id) do update set ${THING.updates}`,
-      [accountId, JSON.stringify(things.map(THING.row))],
-    );
-  }
+  const bags = sorted(before?.bags, after.bags);
+  await saveBags(client, accountId, bags.changed, 'change');
+  await saveBags(client, accountId, bags.broughtIn, 'keep');
+  const things = sorted(before?.things.map(ownedOf), after.things.map(ownedOf));
+  await saveThings(client, accountId, things.changed, 'change');
+  await saveThings(client, accountId, things.broughtIn, 'keep');
   if (differs(ids(before?.bags), ids(after.bags))) {
     await client.query(`delete from trip_bag where account_id = $1 and trip_id = $2`, [accountId, tripId]);
     await client.query(
@@ -290,26 +370,31 @@ async function saveParts(
   }
 }
 
-async function touchSharers(client: Client, accountId: string, tripId: string, before: Plan, after: Plan) {
-  const changed = (old: readonly { id: string }[], now: readonly { id: string }[]): string[] => {
-    const known = new Map(old.map((item) => [item.id, item]));
-    return now
-      .filter((item) => known.has(item.id) && differs(known.get(item.id), item))
-      .map((item) => item.id);
-  };
+async function touchSharers(
+  client: Client,
+  accountId: string,
+  tripId: string,
+  before: Plan,
+  after: Plan,
+): Promise<{ id: string; revision: number }[]> {
+  const changed = <Item extends { id: string }>(old: readonly Item[], now: readonly Item[]): string[] =>
+    sorted(old, now).changed.map(({ id }) => id);
   const bags = changed(before.bags, after.bags);
   const things = changed(before.things.map(ownedOf), after.things.map(ownedOf));
   const bike =
     after.bike && before.bike?.id === after.bike.id && differs(before.bike, after.bike)
       ? after.bike.id
       : null;
-  if (bags.length === 0 && things.length === 0 && bike === null) return;
-  await client.query(
+  if (bags.length === 0 && things.length === 0 && bike === null) return [];
+  const { rows } = await client.query<{ id: string; revision: number }>(
     `update trip set revision = revision + 1
       where account_id = $1 and id <> $2
         and (bike_id = $3
              or exists (select from trip_bag where trip_bag.account_id = $1 and trip_bag.trip_id = trip.id and bag_id = any($4))
-             or exists (select from trip_thing where trip_thing.account_id = $1 and trip_thing.trip_id = trip.id and thing_id = any($5)))`,
-    [accountId, tripId, bike, bags, things],
+             or exists (select from trip_thing where trip_thing.account_id = $1 and trip_thing.trip_id = trip.id and thing_id = any($5))
+             or exists (select from plan_step where plan_step.account_id = $1 and plan_step.trip_id = trip.id and names ?| $6))
+      returning id, revision`,
+    [accountId, tripId, bike, bags, things, [...bags, ...things, ...(bike ? [bike] : [])]],
   );
+  return rows;
 }

@@ -4,9 +4,14 @@ import pg from 'pg';
 export type Client = Pick<pg.ClientBase, 'query'>;
 export type Pool = pg.Pool;
 
-export function createPool(connectionString: string): pg.Pool {
+/** No request waits longer than this for a lock, or for the whole of a statement; nor holds a transaction open doing nothing. */
+const TIMEOUTS = '-c lock_timeout=5s -c statement_timeout=15s -c idle_in_transaction_session_timeout=30s';
+
+/** @param role to work as, instead of the one that the address names; it must be a member of it */
+export function createPool(connectionString: string, role?: string): pg.Pool {
   const pool = new pg.Pool({
     connectionString,
+    options: role ? `${TIMEOUTS} -c role=${role}` : TIMEOUTS,
     max: 8,
     idleTimeoutMillis: 30_000,
     connectionTimeoutMillis: 5_000,
@@ -20,10 +25,11 @@ export function createPool(connectionString: string): pg.Pool {
 export async function transaction<Value>(
   pool: pg.Pool,
   work: (client: Client) => Promise<Value>,
+  begin = 'begin',
 ): Promise<Value> {
   const client = await pool.connect();
   try {
-    await client.query('begin');
+    await client.query(begin);
     const value = await work(client);
     await client.query('commit');
     return value;

@@ -15,10 +15,13 @@ export async function listSetups(client: Client, accountId: string): Promise<Set
   return rows.map(({ id, name }) => ({ id, name, bike: bikes.get(id)!, bags: bags.get(id) ?? [] }));
 }
 
-/** Keeps a set-up, or writes over the one with its id. Its bike and bags become the account's own. */
+/**
+ * Keeps a set-up, or writes over the one with its id. A bike or bag that is not owned yet becomes the account's own; one that is
+ * stays as it is, whatever the tab that sends it has last seen of it.
+ */
 export async function saveSetup(client: Client, accountId: string, setup: Setup): Promise<void> {
-  await saveBike(client, accountId, setup.bike);
-  await saveBags(client, accountId, setup.bags);
+  await saveBike(client, accountId, setup.bike, 'keep');
+  await saveBags(client, accountId, setup.bags, 'keep');
   await client.query(
     `insert into setup (account_id, id, name, bike_id) values ($1, $2, $3, $4)
      on conflict (account_id, id) do update set name = excluded.name, bike_id = excluded.bike_id`,

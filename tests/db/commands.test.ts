@@ -100,6 +100,7 @@ describe('the demo', () => {
     expect(await readDraft(pool, account, DEMO_TRIP_ID)).toEqual({
       revision: 0,
       draft: { plan: demoPlan(), done: [], undone: [] },
+      unreadable: [],
     });
   });
 });

@@ -1,14 +1,14 @@
 import { cookies } from 'next/headers';
 import { redirect } from 'next/navigation';
 import { accountOfSession, SESSION_DAYS, type Account } from '@/db/accounts';
-import { database } from './database';
+import { door } from './database';
 
 export const SESSION_COOKIE = 'gorvin_session';
 
 /** The signed-in account, or null. */
 export async function currentAccount(): Promise<Account | null> {
   const token = (await cookies()).get(SESSION_COOKIE)?.value;
-  return token ? accountOfSession(database(), token) : null;
+  return token ? accountOfSession(door(), token) : null;
 }
 
 /** The signed-in account; anyone else is sent to the welcome page. */

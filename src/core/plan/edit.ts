@@ -75,14 +75,18 @@ export type SimpleEdit = z.infer<typeof simpleEditSchema>;
  * A change to a plan, as a small value: applied at once in the browser, sent to the server, stored for undo.
  * `several` binds edits into one step of the history; it does not nest.
  */
-export const editSchema = z.union([
-  simpleEditSchema,
-  z.object({
-    kind: z.literal('several'),
-    label: z.string().max(200),
-    edits: z.array(simpleEditSchema).max(200),
-  }),
-]);
+const editOf = (mostParts: number) =>
+  z.union([
+    simpleEditSchema,
+    z.object({
+      kind: z.literal('several'),
+      label: z.string().max(200),
+      edits: z.array(simpleEditSchema).max(mostParts, 'One step holds at most 200 changes.'),
+    }),
+  ]);
+export const editSchema = editOf(200);
+/** An edit as it is kept: taken apart into changed fields, and taken back, it can have more parts than were asked for. */
+export const storedEditSchema = editOf(Number.MAX_SAFE_INTEGER);
 export type Edit = z.infer<typeof editSchema>;
 
 const count = (n: number, one: string, many = `${one}s`): string => (n === 1 ? `1 ${one}` : `${n} ${many}`);

@@ -22,8 +22,30 @@ export interface Draft {
 export type Change =
   { id: string; op: 'edit'; edit: Edit } | { id: string; op: 'undo' } | { id: string; op: 'redo' };
 
-/** Steps kept for undo. Older ones are forgotten: nobody walks back further, and a load may be a large edit. */
+/** Steps kept for undo, and the size of them all, as JSON. Older ones are forgotten; the last is always kept. */
 export const HISTORY_LENGTH = 100;
+export const HISTORY_BYTES = 1_000_000;
+
+const measured = new WeakMap<Edit, number>();
+const bytesOf = (edit: Edit): number => {
+  let bytes = measured.get(edit);
+  if (bytes === undefined) measured.set(edit, (bytes = JSON.stringify(edit).length));
+  return bytes;
+};
+/** What a step takes of `HISTORY_BYTES`. */
+export const stepBytes = ({ edit, inverse }: Step): number => bytesOf(edit) + bytesOf(inverse);
+
+/** The newest steps, as many as are kept. */
+function keptOf(done: readonly Step[]): readonly Step[] {
+  let total = stepBytes(done.at(-1)!);
+  let first = done.length - 1;
+  while (first > Math.max(0, done.length - HISTORY_LENGTH)) {
+    total += stepBytes(done[first - 1]!);
+    if (total > HISTORY_BYTES) break;
+    first -= 1;
+  }
+  return first === 0 ? done : done.slice(first);
+}
 
 /**
  * Takes one change, the same way in the browser and on the server.
@@ -40,7 +62,7 @@ export function changeDraft(draft: Draft, change: Change): Result<Draft> {
       edit: applied.value.edit,
       inverse: applied.value.inverse,
     };
-    return ok({ plan: applied.value.plan, done: [...draft.done, step].slice(-HISTORY_LENGTH), undone: [] });
+    return ok({ plan: applied.value.plan, done: keptOf([...draft.done, step]), undone: [] });
   }
   const from = change.op === 'undo' ? draft.done : draft.undone;
   const step = from.at(-1);
@@ -48,9 +70,11 @@ export function changeDraft(draft: Draft, change: Change): Result<Draft> {
   const applied = applyEdit(draft.plan, change.op === 'undo' ? step.inverse : step.edit);
   if (!applied.ok) return applied;
   const rest = from.slice(0, -1);
+  const { plan, inverse } = applied.value;
+  // The way back is that from here: a thing put back is put back as it was when this step took it away.
   return ok(
     change.op === 'undo'
-      ? { plan: applied.value.plan, done: rest, undone: [...draft.undone, step] }
-      : { plan: applied.value.plan, done: [...draft.done, step], undone: rest },
+      ? { plan, done: rest, undone: [...draft.undone, { ...step, edit: inverse }] }
+      : { plan, done: [...draft.done, { ...step, inverse }], undone: rest },
   );
 }

@@ -35,7 +35,15 @@ export function SetupsPanel() {
   useEffect(() => void load(), [load]);
   const doing = (work: Promise<unknown>) => void work.then(load, (error: Error) => setFailed(error.message));
 
-  const use = (setup: Setup) => store.edit(putOnTrip(plan, setup));
+  // As it is now: its bike and bags may have been changed on another trip since the list was read.
+  const use = (id: string) =>
+    doing(
+      fetchSetups().then((found) => {
+        const setup = found.find((candidate) => candidate.id === id);
+        if (!setup) throw new Error('This set-up is no longer there.');
+        store.edit(putOnTrip(store.getShown().draft.plan, setup));
+      }),
+    );
   const copy = (setup: Setup) => {
     const fresh = withFreshIds(withSetup(emptyPlan('Copy'), setup), () => crypto.randomUUID());
     const bike = { ...fresh.bike!, name: `${setup.bike.name}, copy`.slice(0, 120) };
@@ -106,7 +114,7 @@ export function SetupsPanel() {
                 <td>{format.mass(setup.bags.reduce((sum, { massG }) => sum + massG, 0))}</td>
                 <td>
                   <div className={styles.buttons}>
-                    <Named words="Use" name={setup.name} onClick={() => use(setup)} />
+                    <Named words="Use" name={setup.name} onClick={() => use(setup.id)} />
                     <Named
                       words={compared === setup.id ? 'Close' : 'Compare'}
                       name={setup.name}

@@ -142,7 +142,8 @@ export class PlanStore {
     }
     this.stepped = change.op === 'undo' ? null : { from: this.draft, to: next.value };
     this.draft = next.value;
-    this.queue.push(change);
+    // Only the fields that changed are sent, so that what another tab changed meanwhile is not changed back.
+    this.queue.push(change.op === 'edit' ? { ...change, edit: next.value.done.at(-1)!.edit } : change);
     this.problem = null;
     this.writeKept();
     this.changed();

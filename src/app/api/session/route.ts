@@ -1,7 +1,7 @@
 import { NextResponse, type NextRequest } from 'next/server';
 import { z } from 'zod';
 import { readText, refusal, Refusal, refuseOtherSites } from '@/app/server/api';
-import { database } from '@/app/server/database';
+import { door } from '@/app/server/database';
 import { SESSION_COOKIE, sessionCookie } from '@/app/server/session';
 import { createSession, DEMO_ACCOUNT_ID, endSession, ensureOwnAccount, OWN_ACCOUNT_ID } from '@/db/accounts';
 import { seedDemo } from '@/db/demo';
@@ -18,7 +18,7 @@ export async function POST(request: NextRequest): Promise<NextResponse> {
       throw new Refusal(404, 'This server has no space that is open to anyone.');
     const body = bodySchema.safeParse(JSON.parse((await readText(request, 1024)) || '{}'));
     if (!body.success) throw new Refusal(422, 'Say which space to open: own or demo.');
-    const pool = database();
+    const pool = door();
     if (body.data.space === 'demo') await seedDemo(pool);
     else await ensureOwnAccount(pool);
     const token = await createSession(pool, body.data.space === 'demo' ? DEMO_ACCOUNT_ID : OWN_ACCOUNT_ID);
@@ -35,7 +35,7 @@ export async function DELETE(request: NextRequest): Promise<NextResponse> {
   try {
     refuseOtherSites(request);
     const token = request.cookies.get(SESSION_COOKIE)?.value;
-    if (token) await endSession(database(), token);
+    if (token) await endSession(door(), token);
     const response = NextResponse.json({ ok: true });
     response.cookies.delete(SESSION_COOKIE);
     return response;

@@ -6,8 +6,8 @@ import { bagSchema } from '@/core/bag/bag';
 import { bikeSchema } from '@/core/bike/bike';
 import { idSchema, nameSchema } from '@/core/units/measures';
 import { LIMITS } from '@/core/plan/limits';
+import { changing, reading } from '@/db/access';
 import { countSetups, listSetups, saveSetup } from '@/db/setups';
-import { transaction } from '@/db/pool';
 
 const bodySchema = z.object({
   id: idSchema,
@@ -18,13 +18,15 @@ const bodySchema = z.object({
 
 /** The account's set-ups: bikes with their bags. */
 export const GET = handler('list setups', async ({ account }) =>
-  NextResponse.json({ setups: await listSetups(database(), account.id) }),
+  NextResponse.json({
+    setups: await reading(database(), account.id, (client) => listSetups(client, account.id)),
+  }),
 );
 
 /** Keeps a set-up. */
 export const POST = handler('keep setup', async ({ request, account }) => {
   const setup = await readJson(request, bodySchema);
-  await transaction(database(), async (client) => {
+  await changing(database(), account.id, async (client) => {
     if ((await countSetups(client, account.id)) >= LIMITS.setups)
       throw new Refusal(422, `At most ${LIMITS.setups} set-ups are kept. Remove one first.`);
     await saveSetup(client, account.id, setup);

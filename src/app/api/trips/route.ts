@@ -7,8 +7,8 @@ import { parsePlanValue } from '@/core/formats/planFile';
 import { nameSchema, idSchema } from '@/core/units/measures';
 import { LIMITS } from '@/core/plan/limits';
 import { emptyPlan, withFreshIds, type Plan } from '@/core/plan/plan';
+import { changing } from '@/db/access';
 import { insertPlan, readPlan } from '@/db/plans';
-import { transaction } from '@/db/pool';
 
 const bodySchema = z.discriminatedUnion('from', [
   z.object({ from: z.literal('nothing'), name: nameSchema }),
@@ -31,7 +31,7 @@ export const POST = handler('make trip', async ({ request, account }) => {
     throw new Refusal(422, body.error.issues[0]?.message ?? 'The request was not understood.');
   const wish = body.data;
   const tripId = randomUUID();
-  await transaction(database(), async (client) => {
+  await changing(database(), account.id, async (client) => {
     let plan: Plan;
     if (wish.from === 'nothing') {
       plan = emptyPlan(wish.name);

@@ -8,8 +8,8 @@ import { evaluate } from '@/core/evaluation/evaluate';
 import { answerOf } from '@/core/evaluation/answer';
 import { thingMassG, type Thing } from '@/core/kit/thing';
 import { formatterFor } from '@/core/units/format';
+import { reading } from '@/db/access';
 import { readPlan } from '@/db/plans';
-import { transaction } from '@/db/pool';
 import styles from './list.module.css';
 
 export const metadata: Metadata = { title: 'What is in which bag' };
@@ -18,7 +18,7 @@ export const metadata: Metadata = { title: 'What is in which bag' };
 export default async function ListPage({ params }: { params: Promise<{ tripId: string }> }) {
   const account = await requireAccount();
   const { tripId } = await params;
-  const stored = await transaction(database(), (client) => readPlan(client, account.id, tripId));
+  const stored = await reading(database(), account.id, (client) => readPlan(client, account.id, tripId));
   if (!stored) notFound();
   const format = formatterFor(account.units);
   const evaluation = evaluate(stored.plan, format);

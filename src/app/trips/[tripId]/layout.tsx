@@ -1,8 +1,7 @@
 import { notFound } from 'next/navigation';
 import type { ReactNode } from 'react';
-import { database } from '@/app/server/database';
 import { requireAccount } from '@/app/server/session';
-import { readDraft } from '@/db/history';
+import { openTrip } from '@/app/server/trip';
 import { LoaderProvider } from '@/ui/load/LoaderProvider';
 import { PlanProvider } from '@/ui/plan/PlanProvider';
 import { SelectionProvider } from '@/ui/shared/SelectionProvider';
@@ -16,7 +15,7 @@ interface Props {
 export default async function TripLayout({ children, params }: Props) {
   const account = await requireAccount();
   const { tripId } = await params;
-  const found = await readDraft(database(), account.id, tripId);
+  const found = await openTrip(account.id, tripId);
   if (!found) notFound();
   return (
     <PlanProvider tripId={tripId} initial={found} units={account.units}>

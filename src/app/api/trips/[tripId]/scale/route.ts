@@ -2,6 +2,7 @@ import { NextResponse } from 'next/server';
 import { z } from 'zod';
 import { handler, Refusal } from '@/app/server/api';
 import { database } from '@/app/server/database';
+import { reading } from '@/db/access';
 import { readPlan } from '@/db/plans';
 import { simulatedScale } from '@/standins/scale';
 
@@ -12,7 +13,9 @@ export const GET = handler<{ tripId: string }>('read scale', async ({ request, p
   const question = questionSchema.safeParse(Object.fromEntries(request.nextUrl.searchParams));
   if (!question.success)
     throw new Refusal(422, 'Say which wheel is on the scale, and whether the rider sits.');
-  const stored = await readPlan(database(), account.id, params.tripId);
+  const stored = await reading(database(), account.id, (client) =>
+    readPlan(client, account.id, params.tripId),
+  );
   if (!stored) throw new Refusal(404, 'This trip is no longer there.');
   if (!stored.plan.bike) throw new Refusal(422, 'There is no bike on the scale yet.');
   const scale = simulatedScale(stored.plan, Math.random);

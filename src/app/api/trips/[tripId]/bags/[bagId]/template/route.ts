@@ -10,6 +10,7 @@ import { measuringSheet } from '@/core/formats/template/measuringSheet';
 import { templateSvg } from '@/core/formats/template/svg';
 import { templatePages } from '@/core/formats/template/tile';
 import { factsOf } from '@/core/facts/facts';
+import { reading } from '@/db/access';
 import { readPlan } from '@/db/plans';
 
 const wishSchema = z.object({
@@ -23,7 +24,9 @@ export const GET = handler<{ tripId: string; bagId: string }>(
   async ({ request, params, account }) => {
     const wish = wishSchema.safeParse(Object.fromEntries(request.nextUrl.searchParams));
     if (!wish.success) throw new Refusal(422, 'A template comes as pdf, svg, dxf or sheet, on a4 or letter.');
-    const stored = await readPlan(database(), account.id, params.tripId);
+    const stored = await reading(database(), account.id, (client) =>
+      readPlan(client, account.id, params.tripId),
+    );
     const bag = stored?.plan.bags.find(({ id }) => id === params.bagId);
     if (!stored || !bag) throw new Refusal(404, 'This bag is no longer on this trip.');
     const made = frameBagTemplate(factsOf(stored.plan), bag);
