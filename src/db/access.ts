@@ -57,6 +57,10 @@ const ATTEMPTS = 4;
 const isConflict = (error: unknown): boolean =>
   error instanceof pg.DatabaseError && (error.code === '40P01' || error.code === '40001');
 
+/** The database does not take what it was given, and would not the next time: a character, a number, a reference. */
+export const isUnstorable = (error: unknown): boolean =>
+  error instanceof pg.DatabaseError && /^2[23]/.test(error.code ?? '');
+
 /** The database is too busy, or away: a lock or a statement took too long, or no connection was to be had. */
 export const isBusy = (error: unknown): boolean =>
   error instanceof pg.DatabaseError

@@ -2,8 +2,12 @@ import { randomUUID } from 'node:crypto';
 import { request as newRequest, type APIRequestContext } from '@playwright/test';
 import { planFileValue } from '@/core/formats/planFile';
 import { demoPlan } from '@/core/demo/plan';
-import type { Edit } from '@/core/plan/edit';
+import type { Thing } from '@/core/kit/thing';
+import type { Edit, SimpleEdit } from '@/core/plan/edit';
 import { createSession } from '@/db/accounts';
+import { send } from '../probes/client';
+import { probeMalformed } from '../probes/malformed';
+import { sampleThing } from '../support/samples';
 import { expect, pool, test as journey } from './journey';
 
 /** A signed-in client that says, as a browser does, which page it comes from. */
@@ -60,6 +64,22 @@ const refused: [string, unknown, number, RegExp][] = [
     422,
     /At most 55 °C/,
   ],
+  ['a character that cannot be stored', change(rename('a\u0000b')), 422, /one line of plain text/],
+  ['half an emoji', change(rename('half \ud83c')), 422, /whole characters/],
+  [
+    'a label with half an emoji',
+    change({ kind: 'several', label: '\ud83c', edits: [rename('x') as SimpleEdit] }),
+    422,
+    /plain text/,
+  ],
+  ['the year 0', change({ kind: 'set trip', patch: { startDate: '0000-01-01' } }), 422, /between 1900/],
+  ['a revision beyond counting', { ...change(rename('x')), revision: 2 ** 40 }, 422, /revision/],
+  [
+    'two things of one id',
+    change({ kind: 'put things', things: [sampleThing('twice'), sampleThing('twice')] }),
+    422,
+    /Two things have the same id/,
+  ],
   ['an undo with nothing done', { revision: 0, change: { id: 'x', op: 'undo' } }, 422, /nothing to undo/],
 ];
 for (const [what, body, status, message] of refused) {
@@ -75,6 +95,61 @@ for (const [what, body, status, message] of refused) {
     expect(revision).toBe(0);
   });
 }
+
+test('a change of many parts can be read, undone and redone: the trip opens again', async ({
+  client,
+  rider,
+}) => {
+  const url = `/api/trips/${rider.tripId}/changes`;
+  const things = (await (await client.get(`/api/trips/${rider.tripId}`)).json()).draft.plan.things as Thing[];
+  // Each part changes all things and adds one: taken apart, the step has three times as many parts.
+  const edits = Array.from({ length: 100 }, (_, i): SimpleEdit => ({
+    kind: 'put things',
+    things: [
+      { ...things[i % things.length]!, massG: 100 + i, need: 'nice' },
+      { ...things[0]!, id: `new-${i}` },
+    ],
+  }));
+  const body = change({ kind: 'several', label: 'Replacements', edits });
+  expect((await client.post(url, { data: body })).status()).toBe(200);
+  const page = await client.get(`/trips/${rider.tripId}/kit`);
+  expect(page.status()).toBe(200);
+  for (const [revision, op] of ['undo', 'redo', 'undo'].entries()) {
+    const step = { revision: revision + 1, change: { id: randomUUID(), op } };
+    expect((await client.post(url, { data: step })).status()).toBe(200);
+  }
+  const back = (await (await client.get(`/api/trips/${rider.tripId}`)).json()).draft.plan.things as Thing[];
+  expect(back).toEqual(things);
+});
+
+test('requests that no page would send: none is the server’s fault, and it answers on', async ({
+  client,
+  rider,
+  baseURL,
+}) => {
+  const token = await createSession(pool, rider.accountId);
+  const result = await probeMalformed({ url: baseURL!, token }, rider.tripId, 250, 7);
+  expect(result.bad).toEqual([]);
+  expect(result.sent).toBe(250);
+  expect((await client.get(`/api/trips/${rider.tripId}`)).status()).toBe(200);
+});
+
+test('data is kept nowhere on the way; another name for this server, and an address cut off, are refused', async ({
+  rider,
+  baseURL,
+}) => {
+  const token = await createSession(pool, rider.accountId);
+  const ask = (path: string, headers = {}) => send({ url: baseURL!, token }, 'GET', path, '', headers);
+  for (const path of ['/', `/trips/${rider.tripId}/load`, `/api/trips/${rider.tripId}`, '/nothing-here']) {
+    const { headers } = await ask(path);
+    expect([path, headers['cache-control']]).toEqual([path, expect.stringContaining('no-store')]);
+    expect(headers).toMatchObject({ 'x-content-type-options': 'nosniff', 'x-frame-options': 'DENY' });
+  }
+  const rebound = await ask('/', { host: 'elsewhere.example:3000' });
+  expect([rebound.status, rebound.body]).toEqual([421, expect.stringContaining('ALLOWED_HOSTS')]);
+  const cut = await ask('/trips/%zz');
+  expect([cut.status, cut.headers['x-content-type-options']]).toEqual([400, 'nosniff']);
+});
 
 test('trips are made empty, like another, and from a file; and deleted', async ({ client, rider }) => {
   const make = async (data: unknown) => {

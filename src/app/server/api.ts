@@ -1,6 +1,8 @@
 import { NextResponse, type NextRequest } from 'next/server';
 import type { z } from 'zod';
+import { idSchema } from '@/core/units/measures';
 import type { Account } from '@/db/accounts';
+import { isBusy, isUnstorable } from '@/db/access';
 import { log } from './log';
 import { currentAccount } from './session';
 
@@ -39,7 +41,12 @@ export function handler<Params extends Record<string, string>>(
       const account = await currentAccount();
       if (!account)
         throw new Refusal(401, 'You are signed out. Sign in again; what you did is kept in this tab.');
-      response = await work({ request, params: await params, account, requestId });
+      // A route without parts in its address gets none.
+      const named = (await params) ?? ({} as Params);
+      // An address that no id could stand in leads nowhere, and is not asked about.
+      if (!Object.values(named).every((id) => idSchema.safeParse(id).success))
+        throw new Refusal(404, 'There is nothing at this address.');
+      response = await work({ request, params: named, account, requestId });
     } catch (error) {
       response = refusal(error, name, requestId);
     }
@@ -59,6 +66,16 @@ export function refusal(error: unknown, route: string, requestId: string): NextR
     return NextResponse.json({ error: error.message, ...error.details }, { status: error.status });
   }
   log.error({ requestId, route, err: error }, 'unexpected');
+  if (isBusy(error))
+    return NextResponse.json(
+      { error: 'The server is busy. What you did is kept in this tab and tried again by itself.' },
+      { status: 503, headers: { 'retry-after': '2' } },
+    );
+  if (isUnstorable(error))
+    return NextResponse.json(
+      { error: 'This holds something that cannot be stored. Nothing was changed.', requestId },
+      { status: 422 },
+    );
   return NextResponse.json(
     {
       error: 'Something failed on the server. Nothing that was saved is lost; it will be tried again.',

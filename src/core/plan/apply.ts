@@ -4,6 +4,7 @@ import { DECISION_FIELDS, OWNED_FIELDS } from '@/core/kit/thing';
 import { fail, ok, type Result } from '@/core/result';
 import { compartmentName, type BikePatch, type Edit, type Move, type SimpleEdit } from './edit';
 import { LIMITS } from './limits';
+import { cutTo } from '@/core/units/text';
 import { tripSchema } from '@/core/trip/trip';
 import { brokenReferences, type LoadEntry, type Plan } from './plan';
 import { allCompartments } from './riders';
@@ -33,7 +34,7 @@ export function applyEdit(plan: Plan, edit: Edit): Result<Applied> {
     plan: applied.value.plan,
     inverse: bound(
       applied.value.inverse,
-      edit.kind === 'several' ? `Undo: ${label}`.slice(0, 200) : 'Undo',
+      edit.kind === 'several' ? cutTo(`Undo: ${label}`, 200) : 'Undo',
       edit,
     ),
     edit: bound(applied.value.edits, label, edit),
@@ -140,6 +141,7 @@ function applySimple(plan: Plan, edit: SimpleEdit): SimpleResult {
           ...changing('decide things', known, DECISION_FIELDS),
         ]);
       const next = insertAll(plan.things, added, positions);
+      if (new Set(next.map(({ id }) => id)).size < next.length) return fail('Two things have the same id.');
       if (next.length > LIMITS.things) {
         return fail(`A kit holds at most ${LIMITS.things} things; this would make ${next.length}.`);
       }

@@ -3,6 +3,7 @@ import { bagSchema } from '@/core/bag/bag';
 import { bikeSchema } from '@/core/bike/bike';
 import { decisionsSchema, ownedThingSchema, thingSchema } from '@/core/kit/thing';
 import { idSchema } from '@/core/units/measures';
+import { isOneLine } from '@/core/units/text';
 import { LIMITS } from './limits';
 import { tripSchema } from '@/core/trip/trip';
 import { fellowSchema, riderSchema, wishSchema, type Plan } from './plan';
@@ -75,12 +76,17 @@ export type SimpleEdit = z.infer<typeof simpleEditSchema>;
  * A change to a plan, as a small value: applied at once in the browser, sent to the server, stored for undo.
  * `several` binds edits into one step of the history; it does not nest.
  */
+const labelSchema = z
+  .string()
+  .max(200)
+  .refine(isOneLine, 'A label is one line of plain text.');
+
 const editOf = (mostParts: number) =>
   z.union([
     simpleEditSchema,
     z.object({
       kind: z.literal('several'),
-      label: z.string().max(200),
+      label: labelSchema,
       edits: z.array(simpleEditSchema).max(mostParts, 'One step holds at most 200 changes.'),
     }),
   ]);

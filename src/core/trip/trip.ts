@@ -23,7 +23,12 @@ export const MOST_NIGHTS = 30;
 
 export const tripSchema = z.object({
   name: nameSchema,
-  startDate: z.union([z.iso.date('Write the date as year-month-day, like 2027-04-16.'), z.null()]),
+  startDate: z.union([
+    z.iso
+      .date('Write the date as year-month-day, like 2027-04-16.')
+      .refine((date) => date >= '1900' && date < '2200', 'The year is between 1900 and 2199.'),
+    z.null(),
+  ]),
   nights: z
     .int('A whole number of nights.')
     .min(0, 'At least 0 nights.')

@@ -14,7 +14,8 @@ export const nameSchema = z
   .trim()
   .min(1, 'Give it a name.')
   .max(120, 'A name is at most 120 characters.')
-  .regex(/^[^\u0000-\u001f\u007f]*$/, 'A name is one line of plain text.');
+  .regex(/^[^\u0000-\u001f\u007f-\u009f\u2028\u2029]*$/, 'A name is one line of plain text.')
+  .refine((text) => text.isWellFormed(), 'A name is whole characters; one of these is cut in two.');
 
 const measure = (unit: string, min: number, max: number) =>
   z

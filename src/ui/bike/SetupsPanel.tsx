@@ -5,6 +5,7 @@ import { useCallback, useEffect, useState } from 'react';
 import { withFreshIds, emptyPlan } from '@/core/plan/plan';
 import { putOnTrip, type Setup } from '@/core/commands/putOnTrip';
 import { withSetup } from '@/core/evaluation/compare';
+import { cutTo } from '@/core/units/text';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import { Failed } from '@/ui/shared/States';
 import { needsName, TextField } from '@/ui/shared/TextField';
@@ -46,11 +47,11 @@ export function SetupsPanel() {
     );
   const copy = (setup: Setup) => {
     const fresh = withFreshIds(withSetup(emptyPlan('Copy'), setup), () => crypto.randomUUID());
-    const bike = { ...fresh.bike!, name: `${setup.bike.name}, copy`.slice(0, 120) };
+    const bike = { ...fresh.bike!, name: cutTo(`${setup.bike.name}, copy`, 120) };
     doing(
       keepSetup({
         id: crypto.randomUUID(),
-        name: `${setup.name}, copy`.slice(0, 120),
+        name: cutTo(`${setup.name}, copy`, 120),
         bike,
         bags: fresh.bags,
       }),

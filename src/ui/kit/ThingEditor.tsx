@@ -21,6 +21,7 @@ import {
   type Thing,
 } from '@/core/kit/thing';
 import { MASS_SOURCES, VOLUME_SOURCES } from '@/core/units/uncertainty';
+import { cutTo } from '@/core/units/text';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import { Choice } from '@/ui/shared/Choice';
 import { CountField } from '@/ui/shared/CountField';
@@ -241,7 +242,7 @@ export function ThingEditor({ thing }: { thing: Thing }) {
               const other: Thing = {
                 ...thing,
                 id: crypto.randomUUID(),
-                name: `${thing.name} (rest)`.slice(0, 120),
+                name: cutTo(`${thing.name} (rest)`, 120),
                 quantity: half,
               };
               store.edit({

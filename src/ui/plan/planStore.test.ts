@@ -206,6 +206,35 @@ describe('what the server will not take', () => {
     expect(server.kept).toBeNull();
   });
 
+  test('what was refused can be copied, what built on it is named, and the next change clears both', async () => {
+    const server = new FakeServer();
+    const store = server.open();
+    server.refusal = { status: 422, error: 'No.' };
+    const extra = { ...demoPlan().things[0]!, id: 'extra', name: 'Extra' };
+    store.edit({ kind: 'put things', things: [extra] });
+    store.edit(leave('extra'));
+    await settle();
+    const { problem, refused } = store.getSaving();
+    expect(problem).toMatch(/^No\. It was undone here\. So was what built on it: .*Extra|^No\. .*thing/);
+    expect(JSON.parse(refused!)).toMatchObject({ edit: { things: [{ name: 'Extra' }] } });
+    store.edit(leave('paperback'));
+    expect(store.getSaving()).toMatchObject({ problem: null, refused: null });
+  });
+
+  test('a trip that was deleted elsewhere: said so, nothing is tried again, the plan is still there', async () => {
+    const server = new FakeServer();
+    const store = server.open();
+    server.refusal = { status: 404 };
+    store.edit(leave('paperback'));
+    await settle();
+    store.edit(leave('pillow'));
+    await settle();
+    expect(store.getSaving()).toMatchObject({ save: { kind: 'gone' }, unsaved: 2 });
+    expect(server.revision).toBe(0);
+    expect(server.timers).toHaveLength(0);
+    expect(homeIds(store.getShown().draft.plan)).toEqual(['pillow', 'paperback']);
+  });
+
   test('signed out: the change is kept and waits, nothing is tried again by itself', async () => {
     const server = new FakeServer();
     const store = server.open();

@@ -13,7 +13,9 @@ export type SaveState =
   | { kind: 'waiting'; reason: string }
   /** Changed elsewhere; the rider decides what becomes of what is not saved. */
   | { kind: 'stale'; since: string[] }
-  | { kind: 'signed out' };
+  | { kind: 'signed out' }
+  /** The trip was deleted elsewhere; what is in this tab can still be saved as a file. */
+  | { kind: 'gone' };
 
 /** The plan as it is worked on, and what follows from it: the same object while neither changes. */
 export interface PlanShown {
@@ -30,6 +32,8 @@ export interface Saving {
   unsaved: number;
   /** The last thing that could not be done, as a sentence; cleared by the next change. */
   problem: string | null;
+  /** A change that the server will never take, as text to be copied; it is no longer in the plan. */
+  refused: string | null;
 }
 
 /** What the store asks of the world; tests hand in their own. */
@@ -49,6 +53,8 @@ interface Kept {
 
 const FIRST_RETRY_MS = 1000;
 const LONGEST_RETRY_MS = 30_000;
+/** Answers that say "not now": too slow, too early, too many. */
+const TRY_AGAIN = new Set([408, 425, 429]);
 
 /**
  * A plan as one tab sees it. Every change shows at once and is queued; the queue goes to the server one by one,
@@ -61,6 +67,7 @@ export class PlanStore {
   private draft: Draft;
   private save: SaveState = { kind: 'saved' };
   private problem: string | null = null;
+  private refused: string | null = null;
   private sending = false;
   private failures = 0;
   private cancelRetry: () => void = () => undefined;
@@ -145,6 +152,7 @@ export class PlanStore {
     // Only the fields that changed are sent, so that what another tab changed meanwhile is not changed back.
     this.queue.push(change.op === 'edit' ? { ...change, edit: next.value.done.at(-1)!.edit } : change);
     this.problem = null;
+    this.refused = null;
     this.writeKept();
     this.changed();
     void this.flush();
@@ -153,7 +161,7 @@ export class PlanStore {
 
   /** Sends the queue, one change after another, until it is empty or something stands in the way. */
   async flush(): Promise<void> {
-    if (this.sending || this.save.kind === 'stale') return;
+    if (this.sending || this.save.kind === 'stale' || this.save.kind === 'gone') return;
     this.sending = true;
     this.cancelRetry();
     try {
@@ -199,11 +207,19 @@ export class PlanStore {
       this.setSave({ kind: 'signed out' });
       return false;
     }
-    if (response.status === 422 || response.status === 413) {
+    if (response.status === 404) {
+      this.setSave({ kind: 'gone' });
+      return false;
+    }
+    if (response.status >= 400 && response.status < 500 && !TRY_AGAIN.has(response.status)) {
       // The server will never take it; the rest can go on without it.
       this.queue.shift();
-      this.rebuild();
-      this.problem = `${body.error ?? 'A change was refused.'} It was undone here.`;
+      const lost = this.rebuild();
+      this.problem = [
+        `${body.error ?? 'A change was refused.'} It was undone here.`,
+        ...(lost.length > 0 ? [`So was what built on it: ${lost.join('; ')}.`] : []),
+      ].join(' ');
+      this.refused = JSON.stringify(change, null, 2);
       this.writeKept();
       this.changed();
       return true;
@@ -305,9 +321,13 @@ export class PlanStore {
   }
 
   private makeSaving(): Saving {
-    const { save, problem, saving } = this;
+    const { save, problem, refused, saving } = this;
     const unsaved = this.queue.length;
-    const same = saving?.save === save && saving.unsaved === unsaved && saving.problem === problem;
-    return same ? saving : { save, unsaved, problem };
+    const same =
+      saving?.save === save &&
+      saving.unsaved === unsaved &&
+      saving.problem === problem &&
+      saving.refused === refused;
+    return same ? saving : { save, unsaved, problem, refused };
   }
 }

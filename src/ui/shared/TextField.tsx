@@ -2,6 +2,7 @@
 
 import { TextInput, type TextInputProps } from '@mantine/core';
 import { useState } from 'react';
+import { plainText } from '@/core/units/text';
 
 interface Props extends Omit<TextInputProps, 'value' | 'onChange' | 'onBlur'> {
   value: string;
@@ -16,7 +17,8 @@ export function TextField({ value, onCommit, check, ...input }: Props) {
   const problem = text === null ? null : (check?.(text) ?? null);
   const commit = () => {
     if (text === null || problem) return;
-    if (text.trim() !== value) onCommit(text.trim());
+    const plain = plainText(text);
+    if (plain !== value) onCommit(plain);
     setText(null);
   };
   return (
@@ -35,4 +37,4 @@ export function TextField({ value, onCommit, check, ...input }: Props) {
   );
 }
 
-export const needsName = (text: string): string | null => (text.trim() === '' ? 'Give it a name.' : null);
+export const needsName = (text: string): string | null => (plainText(text) === '' ? 'Give it a name.' : null);

@@ -1,10 +1,21 @@
 'use client';
 
-import { Button } from '@mantine/core';
+import { Button, CopyButton } from '@mantine/core';
 import { useState } from 'react';
+import { planFileText } from '@/core/formats/planFile';
+import type { Plan } from '@/core/plan/plan';
 import { usePlanContext, useSaving } from '@/ui/plan/PlanProvider';
 import { signIn } from '@/ui/shell/signIn';
 import styles from './SaveNotice.module.css';
+
+/** Gives a plan as a file that can be opened as a new trip. */
+function savePlanFile(plan: Plan): void {
+  const link = document.createElement('a');
+  link.href = URL.createObjectURL(new Blob([planFileText(plan)], { type: 'application/json' }));
+  link.download = 'plan.json';
+  link.click();
+  URL.revokeObjectURL(link.href);
+}
 
 const changes = (n: number): string => (n === 1 ? '1 change' : `${n} changes`);
 
@@ -27,7 +38,7 @@ export function SaveState() {
 /** What stands between the rider's changes and the server, and what to do about it. */
 export function SaveNotice() {
   const { store } = usePlanContext();
-  const { save, unsaved, problem } = useSaving();
+  const { save, unsaved, problem, refused } = useSaving();
   const [busy, setBusy] = useState(false);
   const during = async (work: () => Promise<unknown>) => {
     setBusy(true);
@@ -78,9 +89,29 @@ export function SaveNotice() {
           </Button>
         </div>
       )}
+      {save.kind === 'gone' && (
+        <div className={styles.notice} role="alert">
+          <span>This trip was deleted in another tab. {changes(unsaved)} from here cannot be saved in it.</span>
+          <Button size="compact-sm" onClick={() => savePlanFile(store.getShown().draft.plan)}>
+            Save this plan as a file
+          </Button>
+          <Button size="compact-sm" variant="default" component="a" href="/">
+            To your trips
+          </Button>
+        </div>
+      )}
       {problem && (
         <div className={styles.notice} role="alert" data-kind="problem">
           <span>{problem}</span>
+          {refused && (
+            <CopyButton value={refused}>
+              {({ copied, copy }) => (
+                <Button size="compact-sm" variant="default" onClick={copy}>
+                  {copied ? 'Copied' : 'Copy what was refused'}
+                </Button>
+              )}
+            </CopyButton>
+          )}
         </div>
       )}
     </>

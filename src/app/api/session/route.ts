@@ -1,6 +1,6 @@
 import { NextResponse, type NextRequest } from 'next/server';
 import { z } from 'zod';
-import { readText, refusal, Refusal, refuseOtherSites } from '@/app/server/api';
+import { readJson, refusal, Refusal, refuseOtherSites } from '@/app/server/api';
 import { door } from '@/app/server/database';
 import { SESSION_COOKIE, sessionCookie } from '@/app/server/session';
 import { createSession, DEMO_ACCOUNT_ID, endSession, ensureOwnAccount, OWN_ACCOUNT_ID } from '@/db/accounts';
@@ -8,7 +8,7 @@ import { seedDemo } from '@/db/demo';
 
 const requestIdOf = (request: NextRequest) => request.headers.get('x-request-id') ?? crypto.randomUUID();
 
-const bodySchema = z.object({ space: z.enum(['own', 'demo']).default('demo') });
+const bodySchema = z.object({ space: z.enum(['own', 'demo'], 'Say which space to open: own or demo.') });
 
 /** Opens the rider's own space on this machine, or the demo, where this server offers them. */
 export async function POST(request: NextRequest): Promise<NextResponse> {
@@ -16,12 +16,11 @@ export async function POST(request: NextRequest): Promise<NextResponse> {
     refuseOtherSites(request);
     if (process.env.GORVIN_DEMO !== '1')
       throw new Refusal(404, 'This server has no space that is open to anyone.');
-    const body = bodySchema.safeParse(JSON.parse((await readText(request, 1024)) || '{}'));
-    if (!body.success) throw new Refusal(422, 'Say which space to open: own or demo.');
+    const { space } = await readJson(request, bodySchema, 4096);
     const pool = door();
-    if (body.data.space === 'demo') await seedDemo(pool);
+    if (space === 'demo') await seedDemo(pool);
     else await ensureOwnAccount(pool);
-    const token = await createSession(pool, body.data.space === 'demo' ? DEMO_ACCOUNT_ID : OWN_ACCOUNT_ID);
+    const token = await createSession(pool, space === 'demo' ? DEMO_ACCOUNT_ID : OWN_ACCOUNT_ID);
     const response = NextResponse.json({ ok: true });
     response.cookies.set(sessionCookie(token, request.nextUrl.protocol === 'https:'));
     return response;

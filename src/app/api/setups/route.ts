@@ -5,16 +5,22 @@ import { database } from '@/app/server/database';
 import { bagSchema } from '@/core/bag/bag';
 import { bikeSchema } from '@/core/bike/bike';
 import { idSchema, nameSchema } from '@/core/units/measures';
+import { brokenReferences, emptyPlan } from '@/core/plan/plan';
 import { LIMITS } from '@/core/plan/limits';
 import { changing, reading } from '@/db/access';
 import { countSetups, listSetups, saveSetup } from '@/db/setups';
 
-const bodySchema = z.object({
-  id: idSchema,
-  name: nameSchema,
-  bike: bikeSchema,
-  bags: z.array(bagSchema).max(LIMITS.bags),
-});
+const bodySchema = z
+  .object({
+    id: idSchema,
+    name: nameSchema,
+    bike: bikeSchema,
+    bags: z.array(bagSchema).max(LIMITS.bags),
+  })
+  .refine(
+    ({ bike, bags }) => brokenReferences({ ...emptyPlan('set-up'), bike, bags }).length === 0,
+    'Two bags or compartments have the same id.',
+  );
 
 /** The account's set-ups: bikes with their bags. */
 export const GET = handler('list setups', async ({ account }) =>

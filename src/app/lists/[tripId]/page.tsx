@@ -8,6 +8,7 @@ import { evaluate } from '@/core/evaluation/evaluate';
 import { answerOf } from '@/core/evaluation/answer';
 import { thingMassG, type Thing } from '@/core/kit/thing';
 import { formatterFor } from '@/core/units/format';
+import { idSchema } from '@/core/units/measures';
 import { reading } from '@/db/access';
 import { readPlan } from '@/db/plans';
 import styles from './list.module.css';
@@ -18,6 +19,7 @@ export const metadata: Metadata = { title: 'What is in which bag' };
 export default async function ListPage({ params }: { params: Promise<{ tripId: string }> }) {
   const account = await requireAccount();
   const { tripId } = await params;
+  if (!idSchema.safeParse(tripId).success) notFound();
   const stored = await reading(database(), account.id, (client) => readPlan(client, account.id, tripId));
   if (!stored) notFound();
   const format = formatterFor(account.units);

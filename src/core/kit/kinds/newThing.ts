@@ -2,6 +2,7 @@ import { densityGPerL, guessProvides, guessSystem, guessTraits, guessView } from
 import { guessForm, THING_DEFAULTS, type Form, type Provides, type Thing } from '../thing';
 import { kindOf, type Kind } from './kinds';
 import type { Understood } from './understand';
+import { cutTo, plainText } from '@/core/units/text';
 
 /** How big something of no known kind is, beside what anybody knows. */
 export const BIG_AS = ['a fist', 'a bottle', 'a shoe', 'a pillow'] as const;
@@ -60,7 +61,7 @@ export function thingOfKind(
   return {
     ...THING_DEFAULTS,
     id,
-    name: capital(name).slice(0, 120),
+    name: cutTo(plainText(capital(name)), 120),
     system: kind.system,
     kind: kind.id,
     quantity,
@@ -121,7 +122,7 @@ export function thingFrom(id: string, understood: Understood): Thing | null {
   return {
     ...THING_DEFAULTS,
     id,
-    name: capital(name).slice(0, 120),
+    name: cutTo(plainText(capital(name)), 120),
     system,
     quantity,
     massG: mass,

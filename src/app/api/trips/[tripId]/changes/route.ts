@@ -7,7 +7,7 @@ import { idSchema } from '@/core/units/measures';
 import { saveChange } from '@/db/history';
 
 const bodySchema = z.object({
-  revision: z.int().min(0),
+  revision: z.int().min(0).max(2_147_483_647),
   change: z.discriminatedUnion('op', [
     z.object({ id: idSchema, op: z.literal('edit'), edit: editSchema }),
     z.object({ id: idSchema, op: z.literal('undo') }),
