@@ -105,7 +105,8 @@ export async function probeMalformed(
   const result: Malformed = { sent: 0, byStatus: {}, bad: [] };
   const routes = ROUTES(tripId);
   for (let i = 0; i < count; i += 1) {
-    let [method, path, body] = pick(routes) as [string, string, unknown];
+    const [usual, address, body] = pick(routes);
+    let [method, path] = [usual, address];
     let text = body === undefined ? '' : JSON.stringify(body);
     let headers: Record<string, string> = {};
     switch (Math.floor(random() * 6)) {

@@ -1,5 +1,4 @@
 /** Characters that are not text: controls, line ends among them. */
-// eslint-disable-next-line no-control-regex -- they are what is looked for
 const CONTROLS = /[\u0000-\u001f\u007f-\u009f\u2028\u2029]+/g;
 
 /**
