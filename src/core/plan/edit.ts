@@ -76,10 +76,7 @@ export type SimpleEdit = z.infer<typeof simpleEditSchema>;
  * A change to a plan, as a small value: applied at once in the browser, sent to the server, stored for undo.
  * `several` binds edits into one step of the history; it does not nest.
  */
-const labelSchema = z
-  .string()
-  .max(200)
-  .refine(isOneLine, 'A label is one line of plain text.');
+const labelSchema = z.string().max(200).refine(isOneLine, 'A label is one line of plain text.');
 
 const editOf = (mostParts: number) =>
   z.union([

@@ -91,7 +91,9 @@ export function SaveNotice() {
       )}
       {save.kind === 'gone' && (
         <div className={styles.notice} role="alert">
-          <span>This trip was deleted in another tab. {changes(unsaved)} from here cannot be saved in it.</span>
+          <span>
+            This trip was deleted in another tab. {changes(unsaved)} from here cannot be saved in it.
+          </span>
           <Button size="compact-sm" onClick={() => savePlanFile(store.getShown().draft.plan)}>
             Save this plan as a file
           </Button>
