@@ -8,7 +8,7 @@ async function main(): Promise<void> {
   await prepareDatabase(url);
   const child = spawn(process.execPath, ['node_modules/next/dist/bin/next', 'dev', '-H', '127.0.0.1'], {
     stdio: 'inherit',
-    env: { ...process.env, DATABASE_URL: url, GORVIN_DEMO: '1' },
+    env: { ...process.env, DATABASE_URL: url },
   });
   for (const signal of ['SIGINT', 'SIGTERM'] as const) process.on(signal, () => child.kill(signal));
   child.once('exit', (code) => {

@@ -23,6 +23,6 @@ else
   withApp(async (app) => {
     const result = await probe(app);
     console.log(JSON.stringify(result, null, 2));
-    console.log(result.bad.length, "bad");
+    console.log(result.bad.length, 'bad');
     if (result.bad.length > 0) process.exitCode = 1;
   }).catch(exitOn);

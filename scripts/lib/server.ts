@@ -32,7 +32,6 @@ export async function serve(
         ...process.env,
         NODE_ENV: 'production',
         DATABASE_URL: databaseUrl,
-        GORVIN_DEMO: process.env.GORVIN_DEMO ?? '1',
       },
       // Out of the terminal's process group: Ctrl-C reaches this script alone, which then stops things in order.
       detached: true,

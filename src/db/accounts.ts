@@ -1,4 +1,4 @@
-import { createHash, randomBytes } from 'node:crypto';
+import { createHash, randomBytes, randomUUID } from 'node:crypto';
 import type { UnitSystem } from '@/core/units/parse';
 import type { Client } from './pool';
 
@@ -6,7 +6,13 @@ export interface Account {
   id: string;
   name: string;
   units: UnitSystem;
+  /** Entered with a passphrase; without one, open to whoever uses this machine. */
+  isGuarded: boolean;
 }
+
+const ACCOUNT = `account.id, account.name, account.units, account.passphrase is not null as "isGuarded"`;
+/** Names that differ by capitals or by how accents are written are the same. */
+const loginOf = (name: string): string => name.normalize('NFKC').toLowerCase();
 
 export const DEMO_ACCOUNT_ID = 'demo';
 /** Of whoever uses this machine without an account. */
@@ -45,7 +51,7 @@ export async function createSession(client: Client, accountId: string): Promise<
 
 export async function accountOfSession(client: Client, token: string): Promise<Account | null> {
   const { rows } = await client.query<Account>(
-    `select account.id, account.name, account.units
+    `select ${ACCOUNT}
        from session join account on account.id = session.account_id
       where session.token_hash = $1 and session.expires_at > now()`,
     [hashOf(token)],
@@ -55,6 +61,104 @@ export async function accountOfSession(client: Client, token: string): Promise<A
 
 export async function endSession(client: Client, token: string): Promise<void> {
   await client.query(`delete from session where token_hash = $1`, [hashOf(token)]);
+}
+
+/** Ends all of an account's sessions, but for the one of a token. */
+export async function endSessions(client: Client, accountId: string, but: string | null): Promise<void> {
+  await client.query(`delete from session where account_id = $1 and token_hash is distinct from $2`, [
+    accountId,
+    but === null ? null : hashOf(but),
+  ]);
+}
+
+/** The account of this machine's own rider, where there is one; it may have got a passphrase since. */
+export async function ownAccount(client: Client): Promise<Account | null> {
+  const { rows } = await client.query<Account>(`select ${ACCOUNT} from account where id = $1`, [
+    OWN_ACCOUNT_ID,
+  ]);
+  return rows[0] ?? null;
+}
+
+/** Makes an account with a passphrase, kept as its hash. Null where the name is taken. */
+export async function createAccount(
+  client: Client,
+  name: string,
+  passphraseHash: string,
+): Promise<string | null> {
+  const { rows } = await client.query<{ id: string }>(
+    `insert into account (id, name, login, passphrase) values ($1, $2, $3, $4)
+     on conflict (login) do nothing returning id`,
+    [randomUUID(), name, loginOf(name), passphraseHash],
+  );
+  return rows[0]?.id ?? null;
+}
+
+/** Gives an account a name and a passphrase. False where another one has the name. */
+export async function guardAccount(
+  client: Client,
+  accountId: string,
+  name: string,
+  passphraseHash: string,
+): Promise<boolean> {
+  const { rowCount } = await client.query(
+    `update account set name = $2, login = $3, passphrase = $4
+      where id = $1 and not exists (select from account as other where other.login = $3 and other.id <> $1)`,
+    [accountId, name, loginOf(name), passphraseHash],
+  );
+  return rowCount === 1;
+}
+
+/** What is kept of the passphrase of the account of a name. */
+export async function findByName(
+  client: Client,
+  name: string,
+): Promise<{ id: string; passphrase: string } | null> {
+  const { rows } = await client.query<{ id: string; passphrase: string }>(
+    `select id, passphrase from account where login = $1`,
+    [loginOf(name)],
+  );
+  return rows[0] ?? null;
+}
+
+export async function passphraseOf(client: Client, accountId: string): Promise<string | null> {
+  const { rows } = await client.query<{ passphrase: string | null }>(
+    `select passphrase from account where id = $1`,
+    [accountId],
+  );
+  return rows[0]?.passphrase ?? null;
+}
+
+/** Within this many minutes so many attempts may fail: for one account, and from one address. */
+const WINDOW_MINUTES = 15;
+const MOST_FAILURES = { account: 10, address: 50 };
+const keysOf = (name: string, address: string) => [`account ${loginOf(name)}`, `address ${address}`];
+
+/** Whether signing in may be tried: not after too many failures, for this account or from this address. */
+export async function mayTry(client: Client, name: string, address: string): Promise<boolean> {
+  const [account, from] = keysOf(name, address);
+  const { rows } = await client.query<{ key: string; failures: number }>(
+    `select key, count(*)::int as failures from failed_sign_in
+      where key = any($1) and at > now() - make_interval(mins => $2) group by key`,
+    [[account, from], WINDOW_MINUTES],
+  );
+  return rows.every(
+    ({ key, failures }) => failures < (key === account ? MOST_FAILURES.account : MOST_FAILURES.address),
+  );
+}
+
+export async function noteFailure(client: Client, name: string, address: string): Promise<void> {
+  await client.query(`delete from failed_sign_in where at < now() - make_interval(mins => $1)`, [
+    WINDOW_MINUTES,
+  ]);
+  await client.query(`insert into failed_sign_in (key) select unnest($1::text[])`, [keysOf(name, address)]);
+}
+
+/** Deletes an account with all it owns and its sessions. */
+export async function deleteAccount(client: Client, accountId: string): Promise<void> {
+  // First, as every change does: none is under way then, nor begins.
+  await client.query('select from account where id = $1 for update', [accountId]);
+  await emptyAccount(client, accountId);
+  await client.query('delete from account where id = $1', [accountId]);
 }
 
 export async function setUnits(client: Client, accountId: string, units: UnitSystem): Promise<void> {

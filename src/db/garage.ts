@@ -80,21 +80,31 @@ export async function readSetupBags(client: Client, accountId: string): Promise<
   return bags;
 }
 
-/** Bikes of the account among some ids. */
-export async function readBikes(client: Client, accountId: string, ids: readonly string[]): Promise<Bike[]> {
-  if (ids.length === 0) return [];
+/** Bikes of the account among some ids; all of them without. */
+export async function readBikes(
+  client: Client,
+  accountId: string,
+  ids: readonly string[] | null,
+): Promise<Bike[]> {
+  if (ids?.length === 0) return [];
   const { rows } = await client.query<Row>(
-    `select ${BIKE.select('bike')} from bike where account_id = $1 and id = any($2)`,
+    `select ${BIKE.select('bike')} from bike
+      where account_id = $1 and ($2::text[] is null or id = any($2)) order by id`,
     [accountId, ids],
   );
   return rows.map(bikeOf);
 }
 
-/** Bags of the account among some ids. */
-export async function readBags(client: Client, accountId: string, ids: readonly string[]): Promise<Bag[]> {
-  if (ids.length === 0) return [];
+/** Bags of the account among some ids; all of them without. */
+export async function readBags(
+  client: Client,
+  accountId: string,
+  ids: readonly string[] | null,
+): Promise<Bag[]> {
+  if (ids?.length === 0) return [];
   const { rows } = await client.query<Row>(
-    `select ${BAG.select('bag')} from bag where account_id = $1 and id = any($2)`,
+    `select ${BAG.select('bag')} from bag
+      where account_id = $1 and ($2::text[] is null or id = any($2)) order by id`,
     [accountId, ids],
   );
   return rows.map(bagOf);

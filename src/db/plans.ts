@@ -243,11 +243,16 @@ async function saveThings(client: Client, accountId: string, things: readonly Ow
   );
 }
 
-/** Things of the account among some ids, as they are owned. */
-async function readThings(client: Client, accountId: string, ids: readonly string[]): Promise<OwnedThing[]> {
-  if (ids.length === 0) return [];
+/** Things of the account among some ids, as they are owned; all of them without. */
+async function readThings(
+  client: Client,
+  accountId: string,
+  ids: readonly string[] | null,
+): Promise<OwnedThing[]> {
+  if (ids?.length === 0) return [];
   const { rows } = await client.query<Record<string, unknown>>(
-    `select ${THING.select('thing')} from thing where account_id = $1 and id = any($2)`,
+    `select ${THING.select('thing')} from thing
+      where account_id = $1 and ($2::text[] is null or id = any($2)) order by id`,
     [accountId, ids],
   );
   return rows.map(THING.item);
@@ -273,6 +278,13 @@ export async function readOwned(
     things: byId(await readThings(client, accountId, ids.things)),
   };
 }
+
+/** All that the account owns, used or not. */
+export const readAllOwned = async (client: Client, accountId: string) => ({
+  bikes: await readBikes(client, accountId, null),
+  bags: await readBags(client, accountId, null),
+  things: await readThings(client, accountId, null),
+});
 
 /**
  * What a plan would bring in as it is no longer: names of bikes, bags and things that are owned already and were changed on another

@@ -3,50 +3,43 @@ import type { z } from 'zod';
 import { idSchema } from '@/core/units/measures';
 import type { Account } from '@/db/accounts';
 import { isBusy, isUnstorable } from '@/db/access';
+import { countRequest } from './limits';
 import { log } from './log';
+import { Refusal } from './refusal';
 import { currentAccount } from './session';
 
-/** An answer other than success, with a sentence for the rider. */
-export class Refusal extends Error {
-  constructor(
-    readonly status: number,
-    message: string,
-    readonly details: Record<string, unknown> = {},
-  ) {
-    super(message);
-  }
-}
+export { Refusal };
 
-interface Context<Params> {
+interface OpenContext<Params> {
   request: NextRequest;
   params: Params;
-  account: Account;
   requestId: string;
+  /** Where the request comes from, as far as that is known. */
+  address: string;
 }
+interface Context<Params> extends OpenContext<Params> {
+  account: Account;
+}
+type Route<Params> = (request: NextRequest, context: { params: Promise<Params> }) => Promise<NextResponse>;
 
 /**
- * Wraps a route handler: signs in, refuses requests from other sites, turns refusals into JSON with a sentence
+ * Wraps a route handler that anyone may ask: refuses requests from other sites, turns refusals into JSON with a sentence
  * and anything unexpected into a 500 that says nothing was lost, and writes one log line.
  */
-export function handler<Params extends Record<string, string>>(
+export function openHandler<Params extends Record<string, string>>(
   name: string,
-  work: (context: Context<Params>) => Promise<NextResponse>,
-) {
-  return async (request: NextRequest, { params }: { params: Promise<Params> }): Promise<NextResponse> => {
+  work: (context: OpenContext<Params>) => Promise<NextResponse>,
+): Route<Params> {
+  return async (request, context) => {
     const started = performance.now();
     const requestId = request.headers.get('x-request-id') ?? crypto.randomUUID();
     let response: NextResponse;
     try {
       refuseOtherSites(request);
-      const account = await currentAccount();
-      if (!account)
-        throw new Refusal(401, 'You are signed out. Sign in again; what you did is kept in this tab.');
       // A route without parts in its address gets none.
-      const named = (await params) ?? ({} as Params);
-      // An address that no id could stand in leads nowhere, and is not asked about.
-      if (!Object.values(named).every((id) => idSchema.safeParse(id).success))
-        throw new Refusal(404, 'There is nothing at this address.');
-      response = await work({ request, params: named, account, requestId });
+      const params = (await context.params) ?? ({} as Params);
+      const address = request.headers.get('x-forwarded-for')?.split(',').at(-1)?.trim() ?? 'unknown';
+      response = await work({ request, params, requestId, address });
     } catch (error) {
       response = refusal(error, name, requestId);
     }
@@ -61,9 +54,31 @@ export function handler<Params extends Record<string, string>>(
   };
 }
 
-export function refusal(error: unknown, route: string, requestId: string): NextResponse {
+/** Wraps a route handler for whoever is signed in; as `openHandler`, with the account. */
+export const handler = <Params extends Record<string, string>>(
+  name: string,
+  work: (context: Context<Params>) => Promise<NextResponse>,
+): Route<Params> =>
+  openHandler(name, async (context) => {
+    const account = await currentAccount();
+    if (!account)
+      throw new Refusal(401, 'You are signed out. Sign in again; what you did is kept in this tab.');
+    countRequest(account.id);
+    // An address that no id could stand in leads nowhere, and is not asked about.
+    if (!Object.values(context.params).every((id) => idSchema.safeParse(id).success))
+      throw new Refusal(404, 'There is nothing at this address.');
+    return work({ ...context, account });
+  });
+
+function refusal(error: unknown, route: string, requestId: string): NextResponse {
   if (error instanceof Refusal) {
-    return NextResponse.json({ error: error.message, ...error.details }, { status: error.status });
+    return NextResponse.json(
+      { error: error.message, ...error.details },
+      {
+        status: error.status,
+        headers: error.retryAfter ? { 'retry-after': String(error.retryAfter) } : {},
+      },
+    );
   }
   log.error({ requestId, route, err: error }, 'unexpected');
   if (isBusy(error))
@@ -86,7 +101,7 @@ export function refusal(error: unknown, route: string, requestId: string): NextR
 }
 
 /** A browser names the page's own origin on every change it sends; one from elsewhere is refused. */
-export function refuseOtherSites(request: NextRequest): void {
+function refuseOtherSites(request: NextRequest): void {
   if (request.method === 'GET' || request.method === 'HEAD') return;
   const origin = request.headers.get('origin');
   const host = request.headers.get('x-forwarded-host') ?? request.headers.get('host');

@@ -96,6 +96,9 @@ export function TripList(props: {
             </Button>
           )}
         </FileButton>
+        <Button component={Link} href="/account" variant="subtle">
+          Account
+        </Button>
       </div>
       {problems.length > 0 && (
         <section role="alert" className={styles.problems}>

@@ -1,19 +1,25 @@
 'use client';
 
-import { Button } from '@mantine/core';
+import { Button, PasswordInput, TextInput } from '@mantine/core';
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
-import { signIn } from '@/ui/shell/signIn';
+import { useState, type SubmitEvent } from 'react';
+import { ask } from '@/ui/shared/ask';
 import styles from './Welcome.module.css';
 
+interface Props {
+  /** What can be opened here without a passphrase. */
+  spaces: { own: boolean; demo: boolean };
+}
+
 /** The first page of someone who is not signed in. */
-export function Welcome() {
+export function Welcome({ spaces }: Props) {
   const router = useRouter();
   const [busy, setBusy] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
-  const enter = async (space: 'own' | 'demo') => {
+  const enter = async (url: string, body: unknown) => {
     setBusy(true);
-    const failed = await signIn(space);
+    setProblem(null);
+    const failed = await ask('POST', url, body);
     if (failed) {
       setProblem(failed);
       setBusy(false);
@@ -30,12 +36,21 @@ export function Welcome() {
         over, how the bike is balanced, and what to leave at home.
       </p>
       <div className={styles.actions}>
-        <Button size="md" loading={busy} onClick={() => void enter('own')}>
-          Start with my own bike
-        </Button>
-        <Button size="md" variant="default" disabled={busy} onClick={() => void enter('demo')}>
-          Open the demo trip
-        </Button>
+        {spaces.own && (
+          <Button size="md" loading={busy} onClick={() => void enter('/api/session', { space: 'own' })}>
+            Start with my own bike
+          </Button>
+        )}
+        {spaces.demo && (
+          <Button
+            size="md"
+            variant="default"
+            disabled={busy}
+            onClick={() => void enter('/api/session', { space: 'demo' })}
+          >
+            Open the demo trip
+          </Button>
+        )}
       </div>
       {problem && (
         <p role="alert" className={styles.problem}>
@@ -43,9 +58,60 @@ export function Welcome() {
         </p>
       )}
       <p className="quiet">
-        Your own space is kept on this computer, for whoever uses it. The demo is a made-up rider with a
-        hardtail, eleven bags, seventy-odd things, and one thing too many.
+        {spaces.own && 'Your own space is kept on this computer, for whoever uses it. '}
+        {spaces.demo &&
+          'The demo is a made-up rider with a hardtail, eleven bags, seventy-odd things, and one thing too many.'}
       </p>
+      <details className={styles.account} open={!spaces.own}>
+        <summary>Sign in, or make an account with a passphrase</summary>
+        <SignIn busy={busy} onEnter={enter} />
+      </details>
     </main>
+  );
+}
+
+function SignIn({
+  busy,
+  onEnter,
+}: {
+  busy: boolean;
+  onEnter: (url: string, body: unknown) => Promise<void>;
+}) {
+  const [name, setName] = useState('');
+  const [passphrase, setPassphrase] = useState('');
+  const incomplete = busy || name.trim() === '' || passphrase === '';
+  const submit = (event: SubmitEvent) => {
+    event.preventDefault();
+    if (!incomplete) void onEnter('/api/session', { name, passphrase });
+  };
+  return (
+    <form className={styles.form} onSubmit={submit}>
+      <TextInput
+        label="Name"
+        autoComplete="username"
+        maxLength={120}
+        value={name}
+        onChange={(event) => setName(event.currentTarget.value)}
+      />
+      <PasswordInput
+        label="Passphrase"
+        description="At least ten characters; a few words that do not belong together are easy to keep in mind."
+        autoComplete="current-password"
+        value={passphrase}
+        onChange={(event) => setPassphrase(event.currentTarget.value)}
+      />
+      <div className={styles.actions}>
+        <Button type="submit" disabled={incomplete}>
+          Sign in
+        </Button>
+        <Button
+          variant="default"
+          disabled={incomplete}
+          onClick={() => void onEnter('/api/accounts', { name, passphrase })}
+        >
+          Make a new account
+        </Button>
+      </div>
+    </form>
   );
 }

@@ -5,7 +5,6 @@ import { useState } from 'react';
 import { planFileText } from '@/core/formats/planFile';
 import type { Plan } from '@/core/plan/plan';
 import { usePlanContext, useSaving } from '@/ui/plan/PlanProvider';
-import { signIn } from '@/ui/shell/signIn';
 import styles from './SaveNotice.module.css';
 
 /** Gives a plan as a file that can be opened as a new trip. */
@@ -59,13 +58,20 @@ export function SaveNotice() {
       )}
       {save.kind === 'signed out' && (
         <div className={styles.notice} role="alert">
-          <span>You are signed out. {changes(unsaved)} not saved yet; kept in this tab.</span>
+          <span>
+            You are signed out. {changes(unsaved)} not saved yet; kept in this tab. Sign in again beside it,
+            then save.
+          </span>
+          <Button size="compact-sm" component="a" href="/welcome" target="_blank">
+            Sign in again
+          </Button>
           <Button
             size="compact-sm"
+            variant="default"
             loading={busy}
-            onClick={() => void during(async () => (await signIn()) === null && store.flush())}
+            onClick={() => void during(() => store.flush())}
           >
-            Sign in again
+            Save now
           </Button>
         </div>
       )}
@@ -92,7 +98,8 @@ export function SaveNotice() {
       {save.kind === 'gone' && (
         <div className={styles.notice} role="alert">
           <span>
-            This trip was deleted in another tab. {changes(unsaved)} from here cannot be saved in it.
+            This trip is not there any more: it was deleted elsewhere, or somebody else is signed in.{' '}
+            {changes(unsaved)} from here cannot be saved in it.
           </span>
           <Button size="compact-sm" onClick={() => savePlanFile(store.getShown().draft.plan)}>
             Save this plan as a file

@@ -55,6 +55,9 @@ export function TripMenu({ onPalette, onKeys }: { onPalette: () => void; onKeys:
         <Menu.Item component={Link} href="/">
           All trips
         </Menu.Item>
+        <Menu.Item component={Link} href="/account">
+          Account
+        </Menu.Item>
       </Menu.Dropdown>
     </Menu>
   );
