@@ -43,7 +43,7 @@ test('an account: made, left, entered again, its passphrase changed, saved as a 
   await page.getByRole('link', { name: 'Account' }).click();
   await accessible(page);
   const change = page.getByRole('region', { name: 'Change the passphrase' });
-  await change.getByLabel('Passphrase so far').fill(PASSPHRASE);
+  await change.getByLabel('Current passphrase').fill(PASSPHRASE);
   await change.getByLabel('New passphrase').fill('a mudguard full of blackberries');
   await change.getByRole('button', { name: 'Change it' }).click();
   await expect(change.getByRole('status')).toContainText('Other devices were signed out');

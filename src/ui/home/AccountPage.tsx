@@ -123,7 +123,7 @@ function Passphrase({ name: known, isGuarded }: { name: string; isGuarded: boole
         />
         {isGuarded && (
           <PasswordInput
-            label="Passphrase so far"
+            label="Current passphrase"
             autoComplete="current-password"
             required
             value={current}

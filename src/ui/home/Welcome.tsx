@@ -16,18 +16,19 @@ export function Welcome({ spaces }: Props) {
   const router = useRouter();
   const [busy, setBusy] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
+  /** Gives null, or a sentence on what went wrong. */
   const enter = async (url: string, body: unknown) => {
     setBusy(true);
     setProblem(null);
     const failed = await ask('POST', url, body);
-    if (failed) {
-      setProblem(failed);
-      setBusy(false);
-    } else {
+    if (failed) setBusy(false);
+    else {
       router.push('/');
       router.refresh();
     }
+    return failed;
   };
+  const open = (space: 'own' | 'demo') => void enter('/api/session', { space }).then(setProblem);
   return (
     <main className={styles.page}>
       <h1>Gorvin</h1>
@@ -37,17 +38,12 @@ export function Welcome({ spaces }: Props) {
       </p>
       <div className={styles.actions}>
         {spaces.own && (
-          <Button size="md" loading={busy} onClick={() => void enter('/api/session', { space: 'own' })}>
+          <Button size="md" loading={busy} onClick={() => open('own')}>
             Start with my own bike
           </Button>
         )}
         {spaces.demo && (
-          <Button
-            size="md"
-            variant="default"
-            disabled={busy}
-            onClick={() => void enter('/api/session', { space: 'demo' })}
-          >
+          <Button size="md" variant="default" disabled={busy} onClick={() => open('demo')}>
             Open the demo trip
           </Button>
         )}
@@ -75,14 +71,15 @@ function SignIn({
   onEnter,
 }: {
   busy: boolean;
-  onEnter: (url: string, body: unknown) => Promise<void>;
+  onEnter: (url: string, body: unknown) => Promise<string | null>;
 }) {
+  const [problem, setProblem] = useState<string | null>(null);
   const [name, setName] = useState('');
   const [passphrase, setPassphrase] = useState('');
   const incomplete = busy || name.trim() === '' || passphrase === '';
   const submit = (event: SubmitEvent) => {
     event.preventDefault();
-    if (!incomplete) void onEnter('/api/session', { name, passphrase });
+    if (!incomplete) void onEnter('/api/session', { name, passphrase }).then(setProblem);
   };
   return (
     <form className={styles.form} onSubmit={submit}>
@@ -107,11 +104,16 @@ function SignIn({
         <Button
           variant="default"
           disabled={incomplete}
-          onClick={() => void onEnter('/api/accounts', { name, passphrase })}
+          onClick={() => void onEnter('/api/accounts', { name, passphrase }).then(setProblem)}
         >
           Make a new account
         </Button>
       </div>
+      {problem && (
+        <p role="alert" className={styles.problem}>
+          {problem}
+        </p>
+      )}
     </form>
   );
 }
