@@ -1,15 +1,11 @@
 // npm start: everything a rider needs, from a fresh clone to an address to open.
-import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
-import path from 'node:path';
 import type { Cluster } from './lib/cluster';
 import { ensureBuild } from './lib/build';
 import { openDatabase, prepareDatabase } from './lib/open';
+import { currentRun, forgetRun, isOurs, lastRun, noteRun } from './lib/running';
 import { exitOn, say } from './lib/say';
 import { serve, type WebServer } from './lib/server';
-import { isAlive } from './lib/system';
-
-const RUN_FILE = path.join('.data', 'run.json');
-const wantedPort = Number(process.env.PORT) || 3000;
+import { wantedPort } from './lib/settings';
 
 let cluster: Cluster | null = null;
 let server: WebServer | null = null;
@@ -21,25 +17,23 @@ async function end(code: number): Promise<void> {
   say('\nStopping. Your data stays.');
   await server?.stop();
   cluster?.stop();
-  rmSync(RUN_FILE, { force: true });
+  forgetRun();
   process.exit(code);
 }
 
 async function main(): Promise<void> {
-  const running = alreadyRunning();
+  const port = wantedPort();
+  const running = currentRun();
   if (running) {
-    say(`Gorvin already runs from this folder:\n\n  ${running}\n`);
+    say(`Gorvin already runs from this folder:\n\n  ${running.url}\n`);
     return;
   }
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) process.on(signal, () => void end(0));
+  // A terminal that was closed takes no more words; what is running is still stopped in order.
+  for (const stream of [process.stdout, process.stderr]) stream.on('error', () => void end(0));
   endLeftOver();
-  const claim = (url: string, serverPid?: number, databaseUrl?: string) => {
-    mkdirSync('.data', { recursive: true, mode: 0o700 });
-    // The database's password stands in it, as in the cluster's own password file: for this user only.
-    writeFileSync(RUN_FILE, JSON.stringify({ pid: process.pid, serverPid, url, databaseUrl }), {
-      mode: 0o600,
-    });
-  };
+  const claim = (url: string, serverPid?: number, databaseUrl?: string) =>
+    noteRun({ pid: process.pid, serverPid, url, databaseUrl });
   const starting = '(it is still starting)';
   claim(starting);
 
@@ -48,9 +42,9 @@ async function main(): Promise<void> {
   await prepareDatabase(database.url);
   await ensureBuild();
   if (ending) return;
-  server = await serve(database.url, wantedPort, false, (serverPid) => claim(starting, serverPid));
+  server = await serve(database.url, port, false, (serverPid) => claim(starting, serverPid));
   claim(server.url, server.process.pid, database.url);
-  if (!server.url.endsWith(`:${wantedPort}`)) say(`Port ${wantedPort} is busy; another one was taken.`);
+  if (!server.url.endsWith(`:${port}`)) say(`Port ${port} is busy; another one was taken.`);
   say(`\nGorvin is ready:\n\n  ${server.url}\n\nCtrl-C stops it.`);
   server.process.once('exit', (code) => {
     if (!ending) {
@@ -58,34 +52,32 @@ async function main(): Promise<void> {
       void end(1);
     }
   });
+  if (cluster) watch(cluster);
 }
 
-interface Run {
-  pid: number;
-  serverPid?: number;
-  url: string;
-}
+/** How often the database is looked after, and how often it may have to be started again within a minute. */
+const LOOK_EVERY_MS = 1000;
+const MOST_RESTARTS = 5;
 
-/** What the last run from this folder noted of itself; null without one, or when the note is broken. */
-function lastRun(): Run | null {
-  try {
-    return JSON.parse(readFileSync(RUN_FILE, 'utf8')) as Run;
-  } catch {
-    return null;
-  }
-}
-
-/** Whether a process is alive and still the program we started: ids are given to others later. */
-function isOurs(pid: number, program: string): boolean {
-  if (pid === process.pid || !isAlive(pid)) return false;
-  const file = `/proc/${pid}/cmdline`;
-  return !existsSync(file) || readFileSync(file, 'utf8').includes(program);
-}
-
-/** The address of a run from this folder that is still alive. */
-function alreadyRunning(): string | null {
-  const run = lastRun();
-  return run && isOurs(run.pid, 'bootstrap.mjs') ? run.url : null;
+/** Starts the database again where it died, on the port that the web server knows. */
+function watch(watched: Cluster): void {
+  const restarts: number[] = [];
+  setInterval(() => {
+    if (ending || watched.isRunning()) return;
+    const now = performance.now();
+    while (restarts.length > 0 && now - restarts[0]! > 60_000) restarts.shift();
+    if (restarts.length === MOST_RESTARTS) {
+      say('The database stopped again and again.');
+      void end(1);
+      return;
+    }
+    restarts.push(now);
+    say('The database stopped; it is started again.');
+    if (!watched.restart()) {
+      say('The database does not start again.');
+      void end(1);
+    }
+  }, LOOK_EVERY_MS).unref();
 }
 
 /** Ends the web server of a run that was killed before it could; the database server is seen to by the cluster. */
@@ -100,6 +92,6 @@ function endLeftOver(): void {
 main().catch(async (error) => {
   await server?.stop();
   cluster?.stop();
-  rmSync(RUN_FILE, { force: true });
+  forgetRun();
   exitOn(error);
 });

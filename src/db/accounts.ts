@@ -22,13 +22,13 @@ export const SESSION_DAYS = 90;
 
 const hashOf = (token: string): Buffer => createHash('sha256').update(token).digest();
 
-/** The demo account's id, made if it is not there yet. */
-export async function ensureDemoAccount(client: Client): Promise<string> {
-  await client.query(
+/** Makes the demo account; false where it is there already. Of two that make it at once, one waits and finds it. */
+export async function makeDemoAccount(client: Client): Promise<boolean> {
+  const { rowCount } = await client.query(
     `insert into account (id, name, is_demo) values ($1, 'Demo rider', true) on conflict (id) do nothing`,
     [DEMO_ACCOUNT_ID],
   );
-  return DEMO_ACCOUNT_ID;
+  return rowCount === 1;
 }
 
 /** The account of this machine's own rider, made if it is not there yet. */

@@ -1,6 +1,6 @@
 import { DEMO_SETUPS } from '@/core/demo/bikes';
 import { demoPlan } from '@/core/demo/plan';
-import { DEMO_ACCOUNT_ID, emptyAccount, ensureDemoAccount } from './accounts';
+import { DEMO_ACCOUNT_ID, emptyAccount, makeDemoAccount } from './accounts';
 import { insertPlan } from './plans';
 import { transaction, type Client, type Pool } from './pool';
 import { saveSetup } from './setups';
@@ -16,17 +16,16 @@ async function insertDemo(client: Client, accountId: string): Promise<void> {
 /** Loads the demo scenario if the demo account does not exist yet. Says whether it did. */
 export const seedDemo = (pool: Pool): Promise<boolean> =>
   transaction(pool, async (client) => {
-    const { rowCount } = await client.query('select from account where id = $1', [DEMO_ACCOUNT_ID]);
-    if (rowCount) return false;
-    const accountId = await ensureDemoAccount(client);
-    await insertDemo(client, accountId);
+    if (!(await makeDemoAccount(client))) return false;
+    await insertDemo(client, DEMO_ACCOUNT_ID);
     return true;
   });
 
 /** Puts the demo account back as it was at first, whatever was done to it. */
 export const resetDemo = (pool: Pool): Promise<void> =>
   transaction(pool, async (client) => {
-    const accountId = await ensureDemoAccount(client);
-    await emptyAccount(client, accountId);
-    await insertDemo(client, accountId);
+    await makeDemoAccount(client);
+    await client.query('select from account where id = $1 for update', [DEMO_ACCOUNT_ID]);
+    await emptyAccount(client, DEMO_ACCOUNT_ID);
+    await insertDemo(client, DEMO_ACCOUNT_ID);
   });

@@ -1,16 +1,29 @@
 import path from 'node:path';
 import { runner } from 'node-pg-migrate';
+import pg from 'pg';
 
-/** Brings a database up to the newest of the SQL files beside this one. Forward only, each in a transaction. */
+/** Any number that nothing else locks. */
+const LOCK = 4_672_031;
+
+/**
+ * Brings a database up to the newest of the SQL files beside this one. Forward only, each in a transaction. Of several servers
+ * that start against one database, one does it and the others wait: the library's own lock gives up instead.
+ */
 export async function migrate(databaseUrl: string, root = process.cwd()): Promise<string[]> {
-  const done = await runner({
-    databaseUrl,
-    dir: path.join(root, 'src/db/migrations'),
-    direction: 'up',
-    migrationsTable: 'schema_migration',
-    // Two starts against one server wait for each other instead of both migrating.
-    advisoryLockMaxWaitMs: 30_000,
-    log: () => undefined,
-  } as Parameters<typeof runner>[0]);
-  return done.map((migration) => migration.name);
+  const dbClient = new pg.Client({ connectionString: databaseUrl });
+  await dbClient.connect();
+  try {
+    await dbClient.query('select pg_advisory_lock($1)', [LOCK]);
+    const done = await runner({
+      dbClient,
+      dir: path.join(root, 'src/db/migrations'),
+      direction: 'up',
+      migrationsTable: 'schema_migration',
+      noLock: true,
+      log: () => undefined,
+    });
+    return done.map((migration) => migration.name);
+  } finally {
+    await dbClient.end();
+  }
 }

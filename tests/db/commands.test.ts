@@ -8,7 +8,7 @@ import { demoPlan } from '@/core/demo/plan';
 import { evaluate } from '@/core/evaluation/evaluate';
 import { planFileText } from '@/core/formats/planFile';
 import { parsePlanFile } from '@/core/formats/planFile';
-import { DEMO_ACCOUNT_ID, ensureDemoAccount } from '@/db/accounts';
+import { DEMO_ACCOUNT_ID } from '@/db/accounts';
 import { resetDemo, seedDemo, DEMO_TRIP_ID } from '@/db/demo';
 import { readDraft, saveChange } from '@/db/history';
 import { readPlan } from '@/db/plans';
@@ -88,7 +88,7 @@ describe('npm run plan', () => {
 describe('the demo', () => {
   test('the demo is seeded once, and put back whole by a reset', async () => {
     await seedDemo(pool);
-    const account = await ensureDemoAccount(pool);
+    const account = DEMO_ACCOUNT_ID;
     const before = (await readDraft(pool, account, DEMO_TRIP_ID))!;
     await saveChange(pool, account, DEMO_TRIP_ID, before.revision, {
       id: randomUUID(),
