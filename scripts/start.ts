@@ -83,7 +83,7 @@ function watch(watched: Cluster): void {
 /** Ends the web server of a run that was killed before it could; the database server is seen to by the cluster. */
 function endLeftOver(): void {
   const pid = lastRun()?.serverPid;
-  if (pid && isOurs(pid, 'next')) {
+  if (pid && isOurs(pid, 'web.mjs')) {
     say('Stopping a web server left over from an earlier run.');
     process.kill(pid, 'SIGTERM');
   }

@@ -40,13 +40,13 @@ export async function withDatabase<Value>(work: (url: string) => Promise<Value>)
 
 /** The production build, serving such a database. */
 export const withApp = <Value>(
-  work: (app: { url: string; databaseUrl: string }) => Promise<Value>,
+  work: (app: { url: string; databaseUrl: string; pid: number }) => Promise<Value>,
 ): Promise<Value> =>
   withDatabase(async (databaseUrl) => {
     await ensureBuild();
     const server = await serve(databaseUrl, 4100, true);
     try {
-      return await work({ url: server.url, databaseUrl });
+      return await work({ url: server.url, databaseUrl, pid: server.process.pid! });
     } finally {
       await server.stop();
     }

@@ -23,20 +23,16 @@ export async function serve(
 ): Promise<WebServer> {
   const chosen = await freePort(port);
   const url = `http://127.0.0.1:${chosen}`;
-  const child = spawn(
-    process.execPath,
-    ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(chosen)],
-    {
-      stdio: ['ignore', quiet ? 'pipe' : 'inherit', quiet ? 'pipe' : 'inherit'],
-      env: {
-        ...process.env,
-        NODE_ENV: 'production',
-        DATABASE_URL: databaseUrl,
-      },
-      // Out of the terminal's process group: Ctrl-C reaches this script alone, which then stops things in order.
-      detached: true,
+  const child = spawn(process.execPath, ['scripts/web.mjs', '127.0.0.1', String(chosen)], {
+    stdio: ['ignore', quiet ? 'pipe' : 'inherit', quiet ? 'pipe' : 'inherit'],
+    env: {
+      ...process.env,
+      NODE_ENV: 'production',
+      DATABASE_URL: databaseUrl,
     },
-  );
+    // Out of the terminal's process group: Ctrl-C reaches this script alone, which then stops things in order.
+    detached: true,
+  });
   if (child.pid !== undefined) onSpawn(child.pid);
   const kept: string[] = [];
   child.stdout?.on('data', (data) => kept.push(String(data)));

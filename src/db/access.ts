@@ -9,9 +9,6 @@ import { transaction, type Client, type Pool } from './pool';
 /** The role that the server works as: it sees what the account it was told of may see. */
 export const RIDER_ROLE = 'gorvin_rider';
 
-const actFor = (client: Client, accountId: string) =>
-  client.query(`select set_config('gorvin.account', $1, true)`, [accountId]);
-
 /** Reads what an account may read, all of it as of one moment. */
 export const reading = <Value>(
   pool: Pool,
@@ -21,7 +18,7 @@ export const reading = <Value>(
   transaction(
     pool,
     async (client) => {
-      await actFor(client, accountId);
+      await client.query(`select set_config('gorvin.account', $1, true)`, [accountId]);
       return work(client);
     },
     'begin isolation level repeatable read read only',
@@ -40,8 +37,7 @@ export async function changing<Value>(
   for (let attempt = 1; ; attempt += 1) {
     try {
       return await transaction(pool, async (client) => {
-        await actFor(client, accountId);
-        await client.query('select from account where id = $1 for no key update', [accountId]);
+        await client.query('select act_for($1)', [accountId]);
         return work(client);
       });
     } catch (error) {

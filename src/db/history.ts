@@ -9,7 +9,15 @@ import {
   type Step,
 } from '@/core/plan/history';
 import { changing } from './access';
-import { changedElsewhere, readOwned, readPlan, updatePlan, type OwnedItems, type StoredPlan } from './plans';
+import {
+  changedElsewhere,
+  readOwned,
+  readPlan,
+  remember,
+  updatePlan,
+  type OwnedItems,
+  type StoredPlan,
+} from './plans';
 import type { Client, Pool } from './pool';
 
 interface StepRow {
@@ -93,7 +101,7 @@ function withOwned(edit: Edit, { bikes, bags, things }: OwnedItems): Edit {
   return edit.kind === 'several' ? { ...edit, edits: edit.edits.map(one) } : one(edit);
 }
 
-export interface StoredDraft extends Omit<StoredPlan, 'plan'> {
+export interface StoredDraft extends Pick<StoredPlan, 'revision' | 'departed'> {
   draft: Draft;
   /** Ids of steps that could not be read, and are left out with what lies behind them; to be logged. */
   unreadable: string[];
@@ -107,7 +115,7 @@ export async function readDraft(
 ): Promise<StoredDraft | null> {
   const stored = await readPlan(client, accountId, tripId);
   if (!stored) return null;
-  const { plan, ...rest } = stored;
+  const { plan, version: _version, ...rest } = stored;
   const { done, undone, unreadable } = await readSteps(client, accountId, tripId);
   return { ...rest, draft: { plan, done, undone }, unreadable };
 }
@@ -124,14 +132,15 @@ export type Outcome =
  * Takes one change to a plan, in one transaction, against the revision it was made on. The same change sent
  * twice is taken once.
  */
-export const saveChange = (
+export async function saveChange(
   pool: Pool,
   accountId: string,
   tripId: string,
   revision: number,
   change: Change,
-): Promise<Outcome> =>
-  changing(pool, accountId, async (client): Promise<Outcome> => {
+): Promise<Outcome> {
+  let written: StoredPlan | null = null;
+  const outcome = await changing(pool, accountId, async (client): Promise<Outcome> => {
     const stored = await readPlan(client, accountId, tripId);
     if (!stored) return { kind: 'no such trip' };
     const refused = (reason: string): Outcome => ({ kind: 'refused', reason, revision: stored.revision });
@@ -150,7 +159,10 @@ export const saveChange = (
     }
     if (stored.departed)
       return refused('This trip has set out; it keeps the plan it left with. Nothing was changed.');
-    const before: Draft = { plan: stored.plan, ...(await readSteps(client, accountId, tripId, true)) };
+    // A new step is put on top of whatever there is; only the way back needs to know it.
+    const steps =
+      change.op === 'edit' ? { done: [], undone: [] } : await readSteps(client, accountId, tripId, true);
+    const before: Draft = { plan: stored.plan, ...steps };
     const next = changeDraft(before, change);
     if (!next.ok) return refused(next.error);
     const after = next.value;
@@ -160,32 +172,28 @@ export const saveChange = (
         `${elsewhere.join(', ')} ${elsewhere.length === 1 ? 'was' : 'were'} changed on another trip meanwhile. Add ${elsewhere.length === 1 ? 'it' : 'them'} again to take up the change.`,
       );
     const saved = await updatePlan(client, accountId, tripId, before.plan, after.plan);
-    const key = [accountId, tripId];
-    if (change.op === 'edit') await addStep(client, key, after.done.at(-1)!);
+    const label = labelOf(before, after, change);
+    const changes = [
+      { id: tripId, revision: saved.revision, label },
+      ...saved.others.map((other) => ({ ...other, label: `${label}, on ${after.plan.trip.name}` })),
+    ];
+    const key = [accountId, tripId, change.id, JSON.stringify(changes)];
+    if (change.op === 'edit') await client.query(ADD_STEP, [...key, ...addedValues(after.done.at(-1)!)]);
     else {
       const step = (change.op === 'undo' ? after.undone : after.done).at(-1)!;
-      await client.query(
-        `update plan_step set state = $4, edit = $5, inverse = $6, bytes = $7
-          where account_id = $1 and trip_id = $2 and change_id = $3`,
-        [...key, step.id, change.op === 'undo' ? 'undone' : 'done', ...stepValues(step)],
-      );
+      await client.query(MOVE_STEP, [
+        ...key,
+        step.id,
+        change.op === 'undo' ? 'undone' : 'done',
+        ...stepValues(step),
+      ]);
     }
-    const label = labelOf(before, after, change);
-    await client.query(
-      `insert into plan_change (account_id, trip_id, change_id, revision, label)
-       select $1, id, $2, revision, label
-         from jsonb_to_recordset($3::jsonb) as recordset(id text, revision integer, label text)`,
-      [
-        accountId,
-        change.id,
-        JSON.stringify([
-          { id: tripId, revision: saved.revision, label },
-          ...saved.others.map((other) => ({ ...other, label: `${label}, on ${after.plan.trip.name}` })),
-        ]),
-      ],
-    );
+    written = { plan: after.plan, revision: saved.revision, version: saved.version };
     return { kind: 'saved', revision: saved.revision };
   });
+  if (written) remember(accountId, tripId, written);
+  return outcome;
+}
 
 function labelOf(before: Draft, after: Draft, change: Change): string {
   if (change.op === 'undo') return `Undone: ${before.done.at(-1)?.label ?? ''}`;
@@ -194,26 +202,31 @@ function labelOf(before: Draft, after: Draft, change: Change): string {
 }
 
 const stepValues = (step: Step) => [JSON.stringify(step.edit), JSON.stringify(step.inverse), stepBytes(step)];
+const addedValues = (step: Step) => [step.label, ...stepValues(step), HISTORY_LENGTH, HISTORY_BYTES];
+
+/** What every trip that shows a change is told of it, so that a change sent twice is known, and a stale tab told. */
+const TELL = `
+  insert into plan_change (account_id, trip_id, change_id, revision, label)
+  select $1, id, $3, revision, label
+    from jsonb_to_recordset($4::jsonb) as recordset(id text, revision integer, label text)`;
 
 /** Adds a step to the history: what could be redone is forgotten, and so are the oldest, by number and by size. */
-async function addStep(client: Client, key: readonly string[], step: Step) {
-  await client.query(
-    `delete from plan_step where account_id = $1 and trip_id = $2 and state = 'undone'`,
-    key as string[],
-  );
-  await client.query(
-    `insert into plan_step (account_id, trip_id, sequence, state, change_id, label, edit, inverse, bytes)
-     select $1, $2, coalesce(max(sequence), 0) + 1, 'done', $3, $4, $5, $6, $7
-       from plan_step where account_id = $1 and trip_id = $2`,
-    [...key, step.id, step.label, ...stepValues(step)],
-  );
-  await client.query(
-    `delete from plan_step where account_id = $1 and trip_id = $2 and sequence in
-       (select sequence
-          from (select sequence, row_number() over newest_first as number, sum(bytes) over newest_first as total
-                  from plan_step where account_id = $1 and trip_id = $2
-                window newest_first as (order by sequence desc)) as step
-         where number > $3 or (number > 1 and total > $4))`,
-    [...key, HISTORY_LENGTH, HISTORY_BYTES],
-  );
-}
+const ADD_STEP = `
+  with told as (${TELL}),
+       forgotten as (
+         delete from plan_step where account_id = $1 and trip_id = $2 and sequence in
+           (select sequence
+              from (select sequence, state, row_number() over newest_first as number,
+                           sum(bytes) over newest_first as total
+                      from plan_step where account_id = $1 and trip_id = $2
+                    window newest_first as (partition by state order by sequence desc)) as step
+             where state = 'undone' or number >= $9 or total + $8 > $10))
+  insert into plan_step (account_id, trip_id, sequence, state, change_id, label, edit, inverse, bytes)
+  select $1, $2, coalesce(max(sequence), 0) + 1, 'done', $3, $5, $6, $7, $8
+    from plan_step where account_id = $1 and trip_id = $2`;
+
+/** Turns a step that was done into one that can be redone, or back. */
+const MOVE_STEP = `
+  with told as (${TELL})
+  update plan_step set state = $6, edit = $7, inverse = $8, bytes = $9
+   where account_id = $1 and trip_id = $2 and change_id = $5`;

@@ -1,4 +1,5 @@
 import { isDeepStrictEqual } from 'node:util';
+import { LRUCache } from 'lru-cache';
 import type { Bag } from '@/core/bag/bag';
 import type { Bike } from '@/core/bike/bike';
 import { decisionsOf, ownedOf, type Decisions, type OwnedThing, type Thing } from '@/core/kit/thing';
@@ -51,6 +52,7 @@ interface TripRow extends Record<string, unknown> {
   fellows: unknown[];
   bike_id: string | null;
   revision: number;
+  version: string;
   departed: unknown;
 }
 
@@ -83,9 +85,29 @@ const DECISIONS = tableOf<Decisions>({
   inside: 'text',
 });
 
+/**
+ * Plans as they were read or written last, by account and trip, each with the version of its trip's row. Every change to a plan
+ * writes that row, changes to what is owned as well (`touchSharers`), so a plan of the same version is the same plan, whichever
+ * server wrote it. Weighed by things, since they are most of a plan.
+ */
+const known = new LRUCache<string, StoredPlan>({
+  maxSize: 30_000,
+  sizeCalculation: ({ plan }) => plan.things.length + 20,
+});
+const keyOf = (accountId: string, tripId: string) => `${accountId} ${tripId}`;
+
+/** Remembers a plan that was written; once the transaction that wrote it has ended well. */
+export const remember = (accountId: string, tripId: string, stored: StoredPlan): void =>
+  void known.set(keyOf(accountId, tripId), stored);
+
+/** Forgets all plans: the next to be asked for are read from their rows. */
+export const forgetPlans = (): void => known.clear();
+
 export interface StoredPlan {
   plan: Plan;
   revision: number;
+  /** Of the trip's row: the transaction that wrote it. */
+  version: string;
   /** The trip has set out: the plan is as it was then, and takes no more edits. */
   departed?: true;
 }
@@ -98,17 +120,20 @@ export async function readPlan(
 ): Promise<StoredPlan | null> {
   const key = [accountId, tripId];
   const trips = await client.query<TripRow>(
-    `select ${TRIP.select('trip')}, ${RIDER.select('trip')}, wishes, fellows, bike_id, revision, departed
+    `select ${TRIP.select('trip')}, ${RIDER.select('trip')}, wishes, fellows, bike_id, revision, departed, xmin::text as version
        from trip where account_id = $1 and id = $2`,
     key,
   );
   const trip = trips.rows[0];
   if (!trip) return null;
+  const { revision, version } = trip;
+  const remembered = known.get(keyOf(accountId, tripId));
+  if (remembered?.version === version && remembered.revision === revision) return remembered;
   if (trip.departed !== null) {
     // Kept as a plan file, so that a later version of Gorvin reads it as it reads any older file.
     const kept = parsePlanValue(trip.departed);
     if (!kept.ok) throw new Error(`The plan that trip ${tripId} set out with: ${kept.error.join(' ')}`);
-    return { plan: kept.value, revision: trip.revision, departed: true };
+    return { plan: kept.value, revision, version, departed: true };
   }
   const [bike = null] = trip.bike_id ? await readBikes(client, accountId, [trip.bike_id]) : [];
   const bags = await readTripBags(client, accountId, tripId);
@@ -126,8 +151,9 @@ export async function readPlan(
   );
   const fellows = trip.fellows.map((fellow) => fellowSchema.parse(fellow));
   const compartments = allCompartments({ bags, fellows });
-  return {
-    revision: trip.revision,
+  const stored: StoredPlan = {
+    revision,
+    version,
     plan: {
       format: 'gorvin-plan',
       version: PLAN_VERSION,
@@ -148,6 +174,8 @@ export async function readPlan(
       fellows,
     },
   };
+  remember(accountId, tripId, stored);
+  return stored;
 }
 
 /**
@@ -191,19 +219,26 @@ export async function updatePlan(
   tripId: string,
   before: Plan,
   after: Plan,
-): Promise<{ revision: number; others: { id: string; revision: number }[] }> {
+): Promise<Pick<StoredPlan, 'revision' | 'version'> & { others: { id: string; revision: number }[] }> {
   if (after.bike && differs(before.bike, after.bike))
     await saveBike(client, accountId, after.bike, before.bike?.id === after.bike.id ? 'change' : 'keep');
-  const { rows } = await client.query<{ revision: number }>(
-    `${INSERT_TRIP}
-     on conflict (account_id, id) do update set ${TRIP.updates}, ${RIDER.updates}, wishes = excluded.wishes,
-       fellows = excluded.fellows, bike_id = excluded.bike_id, revision = trip.revision + 1, updated_at = now()
-     returning revision`,
-    tripValues(accountId, tripId, after),
+  const { trip, rider, wishes, fellows } = after;
+  const isSame =
+    !differs([before.trip, before.rider, before.wishes, before.fellows], [trip, rider, wishes, fellows]) &&
+    before.bike?.id === after.bike?.id;
+  const { rows } = await client.query<Pick<StoredPlan, 'revision' | 'version'>>(
+    isSame
+      ? `update trip set revision = revision + 1, updated_at = now() where account_id = $1 and id = $2
+         returning revision, xmin::text as version`
+      : `${INSERT_TRIP}
+         on conflict (account_id, id) do update set ${TRIP.updates}, ${RIDER.updates}, wishes = excluded.wishes,
+           fellows = excluded.fellows, bike_id = excluded.bike_id, revision = trip.revision + 1, updated_at = now()
+         returning revision, xmin::text as version`,
+    isSame ? [accountId, tripId] : tripValues(accountId, tripId, after),
   );
   await saveParts(client, accountId, tripId, before, after);
   const others = await touchSharers(client, accountId, tripId, before, after);
-  return { revision: rows[0]!.revision, others };
+  return { ...rows[0]!, others };
 }
 
 const INSERT_TRIP = `
@@ -231,6 +266,13 @@ function sorted<Item extends { id: string }>(before: readonly Item[] = [], after
     broughtIn: after.filter((item) => !old.has(item.id)),
     changed: after.filter((item) => old.has(item.id) && differs(old.get(item.id), item)),
   };
+}
+
+/** The same of things, by what is owned of them. Those that are the same object are not looked at. */
+function sortedThings(before: readonly Thing[] = [], after: readonly Thing[]) {
+  const old = new Map(before.map((thing) => [thing.id, thing]));
+  const touched = after.filter((thing) => old.get(thing.id) !== thing);
+  return sorted(touched.flatMap(({ id }) => old.get(id) ?? []).map(ownedOf), touched.map(ownedOf));
 }
 
 async function saveThings(client: Client, accountId: string, things: readonly OwnedThing[], owned: Owned) {
@@ -298,7 +340,7 @@ export async function changedElsewhere(
 ): Promise<string[]> {
   const bikes = sorted(before.bike ? [before.bike] : [], after.bike ? [after.bike] : []).broughtIn;
   const bags = sorted(before.bags, after.bags).broughtIn;
-  const things = sorted(before.things, after.things).broughtIn.map(ownedOf);
+  const things = sortedThings(before.things, after.things).broughtIn;
   const ids = (items: readonly { id: string }[]) => items.map(({ id }) => id);
   const owned = await readOwned(client, accountId, {
     bikes: ids(bikes),
@@ -328,7 +370,7 @@ async function saveParts(
   const bags = sorted(before?.bags, after.bags);
   await saveBags(client, accountId, bags.changed, 'change');
   await saveBags(client, accountId, bags.broughtIn, 'keep');
-  const things = sorted(before?.things.map(ownedOf), after.things.map(ownedOf));
+  const things = sortedThings(before?.things, after.things);
   await saveThings(client, accountId, things.changed, 'change');
   await saveThings(client, accountId, things.broughtIn, 'keep');
   if (differs(ids(before?.bags), ids(after.bags))) {
@@ -344,10 +386,12 @@ async function saveParts(
     await client.query(`delete from load_entry where account_id = $1 and trip_id = $2`, [accountId, tripId]);
     await client.query(`delete from trip_thing where account_id = $1 and trip_id = $2`, [accountId, tripId]);
   }
-  const was = new Map(kitChanged ? [] : before?.things.map((thing) => [thing.id, decisionsOf(thing)]));
+  const was = new Map(kitChanged ? [] : before?.things.map((thing) => [thing.id, thing]));
   const decided = after.things.flatMap((thing, position) => {
+    const old = was.get(thing.id);
+    if (old === thing) return [];
     const decisions = decisionsOf(thing);
-    return differs(was.get(thing.id), decisions)
+    return !old || differs(decisionsOf(old), decisions)
       ? [{ ...DECISIONS.row(decisions), thing_id: thing.id, position: position + 1 }]
       : [];
   });
@@ -361,25 +405,31 @@ async function saveParts(
       [accountId, tripId, JSON.stringify(decided)],
     );
   }
-  if (kitChanged || differs(before?.load, after.load)) {
-    await client.query(`delete from load_entry where account_id = $1 and trip_id = $2`, [accountId, tripId]);
+  const lying = new Map(kitChanged ? [] : before?.load.map((entry) => [entry.thingId, entry]));
+  const moved = after.load.filter((entry) => differs(lying.get(entry.thingId), entry));
+  for (const { thingId } of after.load) lying.delete(thingId);
+  if (moved.length + lying.size > 0)
     await client.query(
-      `insert into load_entry (account_id, trip_id, thing_id, compartment_id, pinned)
+      `with lifted as
+         (delete from load_entry where account_id = $1 and trip_id = $2 and thing_id = any($4))
+       insert into load_entry (account_id, trip_id, thing_id, compartment_id, pinned)
        select $1, $2, thing_id, compartment_id, pinned
-         from jsonb_to_recordset($3::jsonb) as row(thing_id text, compartment_id text, pinned boolean)`,
+         from jsonb_to_recordset($3::jsonb) as row(thing_id text, compartment_id text, pinned boolean)
+       on conflict (account_id, trip_id, thing_id)
+         do update set compartment_id = excluded.compartment_id, pinned = excluded.pinned`,
       [
         accountId,
         tripId,
         JSON.stringify(
-          after.load.map((entry) => ({
-            thing_id: entry.thingId,
-            compartment_id: entry.to === 'home' ? null : entry.to.compartmentId,
-            pinned: entry.pinned,
+          moved.map(({ thingId, to, pinned }) => ({
+            thing_id: thingId,
+            compartment_id: to === 'home' ? null : to.compartmentId,
+            pinned,
           })),
         ),
+        [...lying.keys()],
       ],
     );
-  }
 }
 
 async function touchSharers(
@@ -392,7 +442,7 @@ async function touchSharers(
   const changed = <Item extends { id: string }>(old: readonly Item[], now: readonly Item[]): string[] =>
     sorted(old, now).changed.map(({ id }) => id);
   const bags = changed(before.bags, after.bags);
-  const things = changed(before.things.map(ownedOf), after.things.map(ownedOf));
+  const things = sortedThings(before.things, after.things).changed.map(({ id }) => id);
   const bike =
     after.bike && before.bike?.id === after.bike.id && differs(before.bike, after.bike)
       ? after.bike.id

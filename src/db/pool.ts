@@ -12,7 +12,7 @@ export function createPool(connectionString: string, role?: string): pg.Pool {
   const pool = new pg.Pool({
     connectionString,
     options: role ? `${TIMEOUTS} -c role=${role}` : TIMEOUTS,
-    max: 8,
+    max: 20,
     idleTimeoutMillis: 30_000,
     connectionTimeoutMillis: 5_000,
   });

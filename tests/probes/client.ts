@@ -5,6 +5,8 @@ export interface Target {
   url: string;
   /** The session's token; without one the request comes from nobody. */
   token?: string;
+  /** Keeps its connections, as a browser does; without one each request opens its own. */
+  agent?: http.Agent;
 }
 
 export interface Answer {
@@ -15,7 +17,7 @@ export interface Answer {
 
 /** Sends a request as it is written: nothing is put right on the way, unlike with `fetch`. Rejects after ten seconds. */
 export function send(
-  { url, token }: Target,
+  { url, token, agent }: Target,
   method: string,
   path: string,
   body: string | Buffer = '',
@@ -27,7 +29,7 @@ export function send(
       {
         method,
         path,
-        agent: false,
+        agent: agent ?? false,
         timeout: 10_000,
         headers: {
           origin: url,

@@ -18,6 +18,15 @@ create function may_read(owner text) returns boolean language sql stable as
 create function may_change(owner text) returns boolean language sql stable as
   $$ select owner = current_setting('gorvin.account', true) $$;
 
+-- Says which account a change is for, and waits until no other change of that account is under way.
+create function act_for(account_id text) returns void language plpgsql as
+  $$
+  begin
+    perform set_config('gorvin.account', account_id, true);
+    perform from account where id = account_id for no key update;
+  end
+  $$;
+
 grant usage on schema public to gorvin_rider;
 grant select, update (units) on account to gorvin_rider;
 alter table account enable row level security;
