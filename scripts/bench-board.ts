@@ -13,7 +13,7 @@ import { seededRandom } from '@/core/random';
 import { createSession } from '@/db/accounts';
 import { insertPlan } from '@/db/plans';
 import { withApp } from './lib/app';
-import { launchBrowser } from './lib/browser';
+import { launchBrowser, visit as visitPage } from './lib/browser';
 import { exitOn } from './lib/say';
 
 const { values } = parseArgs({
@@ -40,7 +40,7 @@ withApp(async ({ url, databaseUrl }) => {
     { name: 'gorvin_session', value: token, url, httpOnly: true, sameSite: 'Lax' as const },
   ]);
   const page = await context.newPage();
-  await page.goto(`${url}/trips/${tripId}/load`, { waitUntil: 'networkidle' });
+  await visitPage(page, `${url}/trips/${tripId}/load`);
   await page.evaluate(() => {
     const seen: number[] = [];
     Object.assign(globalThis, { seen });
@@ -67,7 +67,7 @@ withApp(async ({ url, databaseUrl }) => {
   }
   const firstLoads: number[] = [];
   for (let visit = 0; visit < VISITS; visit += 1) {
-    await page.goto(`${url}/trips/${tripId}/load`, { waitUntil: 'networkidle' });
+    await visitPage(page, `${url}/trips/${tripId}/load`);
     // A rider looks at the board first; so long the loader takes to get warm.
     await page.waitForTimeout(4000);
     firstLoads.push(

@@ -2,7 +2,7 @@
 import type { Page } from '@playwright/test';
 import { DEMO_TRIP_ID } from '@/db/demo';
 import { withApp } from './lib/app';
-import { launchBrowser } from './lib/browser';
+import { launchBrowser, visit as visitPage } from './lib/browser';
 import { exitOn } from './lib/say';
 
 interface Measured {
@@ -22,7 +22,7 @@ async function measure(page: Page, url: string): Promise<Measured> {
   session.on('Network.loadingFinished', ({ requestId, encodedDataLength }) => {
     if (scripts.has(requestId)) bytes += encodedDataLength;
   });
-  await page.goto(url, { waitUntil: 'networkidle' });
+  await visitPage(page, url);
   const largestPaintMs = await page.evaluate(
     () =>
       new Promise<number>((resolve) => {

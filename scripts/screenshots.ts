@@ -6,7 +6,7 @@ import path from 'node:path';
 import type { Page } from '@playwright/test';
 import { DEMO_TRIP_ID } from '@/db/demo';
 import { withApp } from './lib/app';
-import { launchBrowser } from './lib/browser';
+import { launchBrowser, visit as visitPage } from './lib/browser';
 import { exitOn } from './lib/say';
 import { poppler } from './lib/system';
 
@@ -25,15 +25,14 @@ withApp(async ({ url }) => {
     await page.waitForURL(`${url}/`);
     return page;
   };
-  const visit = (page: Page, stage: string) =>
-    page.goto(`${url}/trips/${DEMO_TRIP_ID}/${stage}`, { waitUntil: 'networkidle' });
+  const visit = (page: Page, stage: string) => visitPage(page, `${url}/trips/${DEMO_TRIP_ID}/${stage}`);
   const shoot = (page: Page, name: string) => page.screenshot({ path: `docs/screenshots/${name}.png` });
 
   const first = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
-  await first.goto(`${url}/welcome`, { waitUntil: 'networkidle' });
+  await visitPage(first, `${url}/welcome`);
   await shoot(first, 'welcome');
   const desk = await open({});
-  await desk.goto(`${url}/trips/new`, { waitUntil: 'networkidle' });
+  await visitPage(desk, `${url}/trips/new`);
   await shoot(desk, 'new-trip');
   await visit(desk, 'load');
   await shoot(desk, 'load-floor');
@@ -50,7 +49,7 @@ withApp(async ({ url }) => {
   });
   await desk.setViewportSize({ width: 1280, height: 800 });
   const list = await desk.context().newPage();
-  await list.goto(`${url}/lists/${DEMO_TRIP_ID}`, { waitUntil: 'networkidle' });
+  await visitPage(list, `${url}/lists/${DEMO_TRIP_ID}`);
   await shoot(list, 'list');
   await list.close();
   await desk.getByRole('button', { name: /^Compare with the load/ }).click();

@@ -23,6 +23,19 @@ export async function listTrips(client: Client, accountId: string): Promise<Trip
   return rows;
 }
 
+/** The trip's revision, or null without such a trip. */
+export async function readRevision(
+  client: Client,
+  accountId: string,
+  tripId: string,
+): Promise<number | null> {
+  const { rows } = await client.query<{ revision: number }>(
+    `select revision from trip where account_id = $1 and id = $2`,
+    [accountId, tripId],
+  );
+  return rows[0]?.revision ?? null;
+}
+
 /** Removes a trip; its bike, bags and things stay owned. Returns false when there was none. */
 export async function deleteTrip(client: Client, accountId: string, tripId: string): Promise<boolean> {
   const { rowCount } = await client.query(`delete from trip where account_id = $1 and id = $2`, [

@@ -5,6 +5,8 @@ test('two tabs: the stale one is told, reloads its view, and loses nothing that 
   rider,
   context,
 }) => {
+  // As after a break of the connection: what happens elsewhere is not heard of at once.
+  await page.route('**/events', (route) => route.abort());
   await rider.open('trip');
   const other = await context.newPage();
   await other.goto(page.url());
@@ -28,6 +30,35 @@ test('two tabs: the stale one is told, reloads its view, and loses nothing that 
   ]);
   expect(rows[0]).toMatchObject({ sleeping: 'bivvy', name: 'Plateau, typed meanwhile' });
   expect(rows[0].night_minimum_c).toBeCloseTo(2.78, 1);
+});
+
+test('what is changed in one tab shows in another at once, on another trip of the same kit too; and so does its end', async ({
+  page,
+  rider,
+  context,
+  baseURL,
+}) => {
+  await rider.open('trip');
+  const headers = { origin: baseURL! };
+  const made = await page.request.post('/api/trips', {
+    headers,
+    data: { from: 'trip', tripId: rider.tripId, name: 'The same kit' },
+  });
+  const { tripId } = (await made.json()) as { tripId: string };
+  const other = await context.newPage();
+  await other.goto(`/trips/${tripId}/kit`);
+  await expect(other.getByRole('row', { name: /Paperback/ })).toContainText('176 g');
+
+  await page.goto(`/trips/${rider.tripId}/kit`);
+  await page.getByRole('button', { name: 'Paperback' }).click();
+  await page.getByRole('textbox', { name: 'Mass of one' }).fill('333 g');
+  await page.keyboard.press('Enter');
+  await expect(other.getByRole('row', { name: /Paperback/ })).toContainText('333 g');
+  await expect(other.getByText('Saved', { exact: true })).toBeVisible();
+
+  expect((await page.request.delete(`/api/trips/${tripId}`, { headers })).status()).toBe(200);
+  await expect(other.getByRole('alert').filter({ hasText: 'not there any more' })).toBeVisible();
+  await expect(other.getByRole('row', { name: /Paperback/ })).toContainText('333 g');
 });
 
 test('a server that fails loses no edit: it is kept over a reload, said to be unsaved, and sent again', async ({

@@ -51,10 +51,26 @@ export function PlanProvider(props: {
     const leaving = (event: BeforeUnloadEvent) => {
       if (store.getSaving().unsaved > 0) event.preventDefault();
     };
+    // Only while it is looked at: a browser keeps few connections to one server, and each tab would hold one.
+    let events: EventSource | null = null;
+    const listen = () => {
+      if (document.visibilityState === 'hidden') {
+        events?.close();
+        events = null;
+      } else if (!events) {
+        events = new EventSource(`/api/trips/${store.tripId}/events`);
+        events.onmessage = ({ data }: MessageEvent<string>) =>
+          store.hear(data === 'gone' ? data : Number(data));
+      }
+    };
+    listen();
+    document.addEventListener('visibilitychange', listen);
     window.addEventListener('online', online);
     window.addEventListener('beforeunload', leaving);
     return () => {
       store.stop();
+      events?.close();
+      document.removeEventListener('visibilitychange', listen);
       window.removeEventListener('online', online);
       window.removeEventListener('beforeunload', leaving);
     };

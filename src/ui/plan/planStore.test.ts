@@ -189,6 +189,48 @@ test('differences are against the state before the last step', async () => {
   }
 });
 
+describe('what happens elsewhere', () => {
+  const elsewhere = { id: 'elsewhere', op: 'edit' as const, edit: leave('pillow') };
+
+  test('shows here once it is heard of', async () => {
+    const server = new FakeServer();
+    const store = server.open();
+    server.take(elsewhere);
+    store.hear(1);
+    await settle();
+    expect(homeIds(store.getShown().draft.plan)).toEqual(['pillow']);
+    expect(store.undo()).toBe(true);
+    await settle();
+    expect(homeIds(server.draft.plan)).toEqual([]);
+  });
+
+  test('waits while something of this tab is on its way, and one’s own change is no news', async () => {
+    const server = new FakeServer();
+    const store = server.open();
+    store.edit(leave('paperback'));
+    store.hear(1);
+    await settle();
+    expect(store.getSaving()).toMatchObject({ save: { kind: 'saved' }, unsaved: 0 });
+    server.failure = 'down';
+    store.edit(leave('mug'));
+    await settle();
+    server.failure = 'none';
+    server.take(elsewhere);
+    store.hear(2);
+    await settle();
+    // Kept, and not lost under what was heard of.
+    expect(homeIds(store.getShown().draft.plan).sort()).toEqual(['mug', 'paperback']);
+    await store.flush();
+    expect(store.getSaving().save.kind).toBe('stale');
+  });
+
+  test('a trip that is gone is said to be gone', () => {
+    const store = new FakeServer().open();
+    store.hear('gone');
+    expect(store.getSaving().save.kind).toBe('gone');
+  });
+});
+
 describe('what the server will not take', () => {
   test.each([
     [422, 'That thing is not in this kit.', 'That thing is not in this kit. It was undone here.'],

@@ -70,6 +70,8 @@ export class PlanStore {
   private refused: string | null = null;
   private sending = false;
   private failures = 0;
+  /** The newest revision that the server told of. */
+  private heard = 0;
   private cancelRetry: () => void = () => undefined;
   private listeners = new Set<() => void>();
   /** What `shown` is made from. */
@@ -173,6 +175,35 @@ export class PlanStore {
     } finally {
       this.sending = false;
     }
+    await this.follow();
+  }
+
+  /**
+   * Hears from the server that the trip was counted up, or is gone. What another tab or trip changed shows here at once, unless
+   * something of this tab's own is on its way: then the server says so when it gets there.
+   */
+  hear(notice: number | 'gone'): void {
+    if (notice === 'gone') this.setSave({ kind: 'gone' });
+    else {
+      this.heard = Math.max(this.heard, notice);
+      void this.follow();
+    }
+  }
+
+  private async follow(): Promise<void> {
+    if (this.heard <= this.saved.revision || this.sending || this.queue.length > 0) return;
+    const found = await this.fetchDraft().catch(() => null);
+    // Something may have been done here meanwhile.
+    if (!found || found.revision <= this.saved.revision || this.sending || this.queue.length > 0) return;
+    this.saved = found;
+    this.draft = found.draft;
+    this.changed();
+  }
+
+  private async fetchDraft(): Promise<{ draft: Draft; revision: number }> {
+    const response = await this.surroundings.fetch(`/api/trips/${this.tripId}`);
+    if (!response.ok) throw new Error(((await response.json()) as { error?: string }).error);
+    return (await response.json()) as { draft: Draft; revision: number };
   }
 
   /** Sends one change; true when the next can follow. */
@@ -242,9 +273,7 @@ export class PlanStore {
   async reload(keepMine: boolean): Promise<boolean> {
     let found: { draft: Draft; revision: number };
     try {
-      const response = await this.surroundings.fetch(`/api/trips/${this.tripId}`);
-      if (!response.ok) throw new Error(((await response.json()) as { error?: string }).error);
-      found = (await response.json()) as typeof found;
+      found = await this.fetchDraft();
     } catch (error) {
       this.problem = `The plan could not be loaded. ${(error as Error).message || 'Gorvin cannot be reached.'} What you did is kept.`;
       this.changed();

@@ -98,8 +98,8 @@ export function SaveNotice() {
       {save.kind === 'gone' && (
         <div className={styles.notice} role="alert">
           <span>
-            This trip is not there any more: it was deleted elsewhere, or somebody else is signed in.{' '}
-            {changes(unsaved)} from here cannot be saved in it.
+            This trip is not there any more: it was deleted elsewhere, or somebody else is signed in.
+            {unsaved > 0 && ` ${changes(unsaved)} from here cannot be saved in it.`}
           </span>
           <Button size="compact-sm" onClick={() => savePlanFile(store.getShown().draft.plan)}>
             Save this plan as a file
