@@ -1,10 +1,13 @@
-// npm run -s plan -- [--load] [--seed N] FILE.json: a plan judged without a browser, as JSON.
+// npm run -s plan -- [--load] [--pack] [--seed N] FILE.json: a plan judged without a browser, as JSON.
 import { readFileSync, statSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { parsePlanFile } from '@/core/formats/planFile';
 import { cannotLoad } from '@/core/load/proposal/cannotLoad';
+import { factsOf } from '@/core/facts/facts';
+import { packSteps } from '@/core/instructions/steps';
 import { runLoader } from '@/core/load/proposal/loader';
 import { applyEdit } from '@/core/plan/apply';
+import type { Plan } from '@/core/plan/plan';
 import { LIMITS } from '@/core/plan/limits';
 import { report } from '@/core/evaluation/report';
 import { exitOn, Plain } from './lib/say';
@@ -12,14 +15,20 @@ import { exitOn, Plain } from './lib/say';
 function main(): void {
   const { values, positionals } = parseArgs({
     allowPositionals: true,
-    options: { load: { type: 'boolean', default: false }, seed: { type: 'string', default: '1' } },
+    options: {
+      load: { type: 'boolean', default: false },
+      pack: { type: 'boolean', default: false },
+      seed: { type: 'string', default: '1' },
+    },
   });
   const file = positionals[0];
   if (!file || positionals.length > 1) {
-    throw new Plain('Usage: npm run -s plan -- [--load] [--seed N] FILE.json');
+    throw new Plain('Usage: npm run -s plan -- [--load] [--pack] [--seed N] FILE.json');
   }
   const plan = readPlanFile(file);
-  if (!values.load) return print(report(plan));
+  // How each bag is packed, step by step, where that is asked for.
+  const steps = (loaded: Plan) => (values.pack ? { pack: packSteps(factsOf(loaded)) } : {});
+  if (!values.load) return print({ ...report(plan), ...steps(plan) });
 
   const obstacle = cannotLoad(plan);
   if (obstacle) throw new Plain(obstacle);
@@ -27,7 +36,12 @@ function main(): void {
   const applied = applyEdit(plan, proposal.edit);
   if (!applied.ok) throw new Plain(applied.error);
   const { edit: _edit, ...loader } = proposal;
-  print({ ...report(applied.value.plan), placement: applied.value.plan.load, loader });
+  print({
+    ...report(applied.value.plan),
+    placement: applied.value.plan.load,
+    loader,
+    ...steps(applied.value.plan),
+  });
 }
 
 function readPlanFile(file: string) {

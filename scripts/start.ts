@@ -72,11 +72,9 @@ function watch(watched: Cluster): void {
       return;
     }
     restarts.push(now);
+    // Where its last processes have not ended yet it does not start; the next look tries again.
     say('The database stopped; it is started again.');
-    if (!watched.restart()) {
-      say('The database does not start again.');
-      void end(1);
-    }
+    watched.restart();
   }, LOOK_EVERY_MS).unref();
 }
 

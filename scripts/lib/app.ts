@@ -4,12 +4,14 @@ import { migrate } from '@/db/migrate';
 import { resetDemo } from '@/db/demo';
 import { createPool } from '@/db/pool';
 import { ensureBuild } from './build';
-import { ensureDatabase, startCluster } from './cluster';
+import { ensureDatabase, startCluster, type Cluster } from './cluster';
 import { serve } from './server';
 import { step } from './say';
 
 /** A throwaway database with the demo in it, on this clone's cluster for tests. */
-export async function withDatabase<Value>(work: (url: string) => Promise<Value>): Promise<Value> {
+export async function withDatabase<Value>(
+  work: (url: string, cluster: Cluster) => Promise<Value>,
+): Promise<Value> {
   const cluster = await step('Starting PostgreSQL', () => startCluster('test'));
   // A run that is interrupted must not leave its server behind.
   const interrupted = () => {
@@ -25,7 +27,7 @@ export async function withDatabase<Value>(work: (url: string) => Promise<Value>)
     const pool = createPool(url);
     await resetDemo(pool);
     await pool.end();
-    const value = await work(url);
+    const value = await work(url, cluster);
     const client = new pg.Client({ connectionString: cluster.url('postgres') });
     await client.connect();
     await client.query(`drop database ${pg.escapeIdentifier(name)} with (force)`);

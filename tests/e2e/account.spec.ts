@@ -1,7 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { parsePlanValue } from '@/core/formats/planFile';
-import { createSession } from '@/db/accounts';
 import { send } from '../probes/client';
 import { accessible, awaitLife, expect, pool, test } from './journey';
 
@@ -117,22 +116,10 @@ test('guessing is slowed down, for the account and without saying whether there 
   expect(rows[0]!.passphrase).toMatch(/^scrypt\$32768\$8\$3\$/);
 });
 
-test('the demo takes no passphrase and is not deleted; a flood of requests is told to wait', async ({
-  rider,
-  page,
-  baseURL,
-}) => {
+test('the demo takes no passphrase and is not deleted', async ({ page, baseURL }) => {
   const headers = { origin: baseURL! };
   await page.request.post('/api/session', { headers, data: { space: 'demo' } });
   const demo = { headers, data: { name: 'Mine', passphrase: PASSPHRASE, confirm: 'delete everything' } };
   expect((await page.request.put('/api/account/passphrase', demo)).status()).toBe(422);
   expect((await page.request.delete('/api/account', demo)).status()).toBe(422);
-  const token = await createSession(pool, rider.accountId);
-  const answers = await Promise.all(
-    Array.from({ length: 900 }, () => send({ url: baseURL!, token }, 'GET', '/api/setups')),
-  );
-  const statuses = answers.map(({ status }) => status);
-  expect(statuses).toContain(429);
-  expect(statuses.filter((status) => status === 200).length).toBeGreaterThanOrEqual(200);
-  expect(new Set(statuses).size).toBe(2);
 });

@@ -6,7 +6,9 @@ import type { Thing } from '@/core/kit/thing';
 import type { Edit, SimpleEdit } from '@/core/plan/edit';
 import { createSession } from '@/db/accounts';
 import { send } from '../probes/client';
+import { probeForeign } from '../probes/foreign';
 import { probeMalformed } from '../probes/malformed';
+import { newRider } from '../probes/rider';
 import { sampleThing } from '../support/samples';
 import { expect, pool, test as journey } from './journey';
 
@@ -122,6 +124,36 @@ test('a change of many parts can be read, undone and redone: the trip opens agai
   expect(back).toEqual(things);
 });
 
+test('a long history of large changes does not make the page large, and the last of them can be undone', async ({
+  client,
+  rider,
+  baseURL,
+}) => {
+  test.setTimeout(120_000);
+  const things = Array.from({ length: 900 }, (_, i) => sampleThing(`many-${i}`, { name: `Thing ${i}` }));
+  const url = `/api/trips/${rider.tripId}/changes`;
+  let revision = 0;
+  const take = async (edit: Edit) => {
+    const answer = await client.post(url, { data: change(edit, revision) });
+    expect([answer.status(), await answer.json()]).toEqual([200, { revision: revision + 1 }]);
+    revision += 1;
+  };
+  await take({ kind: 'put things', things });
+  for (let i = 0; i < 20; i += 1)
+    await take({
+      kind: 'change things',
+      changes: things.map(({ id }) => ({ id, patch: { massG: 100 + i, name: `Thing ${id} named ${i}` } })),
+    });
+  const token = await createSession(pool, rider.accountId);
+  const page = await send({ url: baseURL!, token }, 'GET', `/trips/${rider.tripId}/kit`, '', {
+    'accept-encoding': 'gzip',
+  });
+  expect(page.status).toBe(200);
+  expect(page.bytes).toBeLessThan(400_000);
+  const step = { revision, change: { id: randomUUID(), op: 'undo' } };
+  expect((await client.post(url, { data: step })).status()).toBe(200);
+});
+
 test('requests that no page would send: none is the server’s fault, and it answers on', async ({
   client,
   rider,
@@ -132,6 +164,14 @@ test('requests that no page would send: none is the server’s fault, and it ans
   expect(result.bad).toEqual([]);
   expect(result.sent).toBe(250);
   expect((await client.get(`/api/trips/${rider.tripId}`)).status()).toBe(200);
+});
+
+test('another rider’s ids lead nowhere, on any route', async ({ rider, baseURL }) => {
+  const stranger = await newRider(pool, 0);
+  const owner = { url: baseURL!, token: await createSession(pool, rider.accountId) };
+  const result = await probeForeign(owner, { url: baseURL!, token: stranger.token }, rider.tripId);
+  expect(result.bad).toEqual([]);
+  expect(result.sent).toBeGreaterThan(15);
 });
 
 test('data is kept nowhere on the way; another name for this server, and an address cut off, are refused', async ({

@@ -13,6 +13,8 @@ export interface Answer {
   status: number;
   headers: http.IncomingHttpHeaders;
   body: string;
+  /** As it came over the wire. */
+  bytes: number;
 }
 
 /** Sends a request as it is written: nothing is put right on the way, unlike with `fetch`. Rejects after ten seconds. */
@@ -47,6 +49,7 @@ export function send(
             status: response.statusCode!,
             headers: response.headers,
             body: Buffer.concat(chunks).toString('utf8'),
+            bytes: chunks.reduce((sum, { length }) => sum + length, 0),
           }),
         );
         response.on('error', reject);

@@ -26,7 +26,8 @@ const VALUES: unknown[] = [
   { __proto__: 1, constructor: { prototype: 1 } },
 ];
 
-const ROUTES = (tripId: string): [method: string, path: string, body: unknown][] => [
+/** Every route, with what a page would send to it. */
+export const routes = (tripId: string): [method: string, path: string, body: unknown][] => [
   ['POST', `/api/trips/${tripId}/changes`, change({ kind: 'set trip', patch: { name: 'x' } })],
   [
     'POST',
@@ -103,9 +104,9 @@ export async function probeMalformed(
   const random = seededRandom(seed);
   const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)]!;
   const result: Malformed = { sent: 0, byStatus: {}, bad: [] };
-  const routes = ROUTES(tripId);
+  const known = routes(tripId);
   for (let i = 0; i < count; i += 1) {
-    const [usual, address, body] = pick(routes);
+    const [usual, address, body] = pick(known);
     let [method, path] = [usual, address];
     let text = body === undefined ? '' : JSON.stringify(body);
     let headers: Record<string, string> = {};
