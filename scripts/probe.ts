@@ -39,7 +39,7 @@ const PROBES: Record<string, () => Promise<{ bad: unknown[] }>> = {
       const [owner, stranger] = await ridersOf(databaseUrl, url, 2);
       return probeForeign(owner!, stranger!, owner!.tripId);
     }),
-  kills: () => withDatabase((url, cluster) => kills(url, cluster, count ?? 12)),
+  kills: () => withDatabase((url, cluster) => kills(url, cluster, count ?? 12), 'probe'),
 };
 
 /** Kills a web process, the web server or the database, again and again; what was acknowledged must be there in the end, once. */

@@ -11,8 +11,9 @@ import { step } from './say';
 /** A throwaway database with the demo in it, on this clone's cluster for tests. */
 export async function withDatabase<Value>(
   work: (url: string, cluster: Cluster) => Promise<Value>,
+  purpose: 'test' | 'probe' = 'test',
 ): Promise<Value> {
-  const cluster = await step('Starting PostgreSQL', () => startCluster('test'));
+  const cluster = await step('Starting PostgreSQL', () => startCluster(purpose));
   // A run that is interrupted must not leave its server behind.
   const interrupted = () => {
     cluster.stop();

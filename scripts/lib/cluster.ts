@@ -36,9 +36,10 @@ const dataHome = path.join(root, '.data');
  * permissions are; the clone remembers which by a random id, so two clones never share one. As anyone else it
  * runs as that user, inside the clone.
  *
- * @param purpose `app` for the data that stays, `test` for databases that tests make and drop
+ * @param purpose `app` for the data that stays; `test` for databases that tests make and drop, which need not survive a
+ *   crash; `probe` for those that are made to crash
  */
-export async function startCluster(purpose: 'app' | 'test'): Promise<Cluster> {
+export async function startCluster(purpose: 'app' | 'test' | 'probe'): Promise<Cluster> {
   const programs = postgresPrograms();
   const owner = serverUser();
   const home = owner ? path.join('/var/lib/gorvin', instanceId(), purpose) : path.join(dataHome, purpose);
