@@ -30,6 +30,7 @@ withApp(async ({ url }) => {
 
   const first = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
   await visitPage(first, `${url}/welcome`);
+  await first.getByText('Sign in, or make an account').click();
   await shoot(first, 'welcome');
   const desk = await open({});
   await visitPage(desk, `${url}/trips/new`);
@@ -92,6 +93,11 @@ withApp(async ({ url }) => {
   const phone = await open({ viewport: { width: 390, height: 844 }, hasTouch: true });
   await visit(phone, 'load');
   await shoot(phone, 'load-phone');
+  await visit(phone, 'pack');
+  for (let i = 0; i < 3; i += 1) await phone.getByRole('button', { name: 'Packed', exact: true }).click();
+  await shoot(phone, 'pack-phone');
+  await visit(desk, 'pack');
+  await shoot(desk, 'pack');
   // Last, since it changes the trip.
   await visit(desk, 'trip');
   const fellows = desk.getByRole('region', { name: 'Fellow riders' });

@@ -1,7 +1,7 @@
 import pg from 'pg';
 
-/** Of a trip: its new revision, or that it was deleted. */
-export type Notice = number | 'gone';
+/** Of a trip: its new revision, that something was recorded, or that it was deleted. */
+export type Notice = number | 'entries' | 'gone';
 interface Listener {
   tell: (notice: Notice) => void;
   /** Some notices may have been missed; whoever listens should ask for the state and listen anew. */
@@ -44,7 +44,7 @@ export class Notices {
     client.on('end', again);
     client.on('notification', ({ payload }) => {
       const [accountId, tripId, what] = (payload ?? '').split(' ');
-      const notice = what === 'gone' ? what : Number(what);
+      const notice = what === 'gone' || what === 'entries' ? what : Number(what);
       for (const { tell } of this.listeners.get(`${accountId} ${tripId}`) ?? []) tell(notice);
     });
     try {

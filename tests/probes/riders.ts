@@ -37,7 +37,8 @@ export async function ride(
   let errors = 0;
   const end = performance.now() + 1000 * seconds;
   const one = async (rider: Rider) => {
-    let revision = 0;
+    const opened = await send(rider, 'GET', `/api/trips/${rider.tripId}`);
+    let { revision } = JSON.parse(opened.body) as { revision: number };
     await new Promise((resolve) => setTimeout(resolve, pauseMs * random()));
     while (performance.now() < end) {
       const draw = random();
@@ -62,6 +63,8 @@ export async function ride(
         times[kind]!.push(performance.now() - started);
         if (answer.status !== 200) {
           errors += 1;
+          // As a tab does that was told it is behind.
+          if (answer.status === 409) revision = (JSON.parse(answer.body) as { revision: number }).revision;
           if (bad.length < 10) bad.push(`${kind}: ${answer.status} ${answer.body.slice(0, 200)}`);
         } else if (kind === 'edit') revision = (JSON.parse(answer.body) as { revision: number }).revision;
       } catch (error) {

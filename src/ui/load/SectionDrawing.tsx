@@ -24,17 +24,22 @@ const LABEL = { wide: 15, high: 10.5 };
 
 interface Props {
   compartment: CompartmentFacts;
-  /** Number that stands for each thing in the list beside. */
-  numbers: ReadonlyMap<string, number>;
+  /** Number that stands for each thing in the list beside; without a list none is shown. */
+  numbers?: ReadonlyMap<string, number>;
   selected: string | null;
-  onChoose: (thingId: string) => void;
+  /** Things that are shown; all of them without. */
+  only?: ReadonlySet<string>;
+  onChoose?: (thingId: string) => void;
 }
 
 /** A compartment cut open along its fill axis, mouth on top, everything to scale where it lies. */
-export function SectionDrawing({ compartment, numbers, selected, onChoose }: Props) {
+export function SectionDrawing({ compartment, numbers, selected, only, onChoose }: Props) {
   const hatch = useId();
-  const { section, scale, labels } = useMemo(() => drawn(compartment), [compartment]);
-  const { outline, bands, blocks } = section;
+  const { section, scale, labels: all } = useMemo(() => drawn(compartment), [compartment]);
+  const { outline } = section;
+  const isShown = ({ thingId }: { thingId: string }) => only?.has(thingId) ?? true;
+  const [bands, blocks] = [section.bands.filter(isShown), section.blocks.filter(isShown)];
+  const labels = numbers ? all : [];
   const { left, right, low, high } = extentOf(outline);
   const top = Math.max(high, ...labels.map(({ at: middle }) => middle.z + LABEL.high / 2 / scale));
   const end = Math.max(right, ...labels.map(({ at: middle }) => middle.x + LABEL.wide / 2 / scale));
@@ -45,7 +50,7 @@ export function SectionDrawing({ compartment, numbers, selected, onChoose }: Pro
   const shape = (id: string) => ({
     'data-selected': id === selected || undefined,
     'data-lies': id,
-    onClick: () => onChoose(id),
+    onClick: () => onChoose?.(id),
   });
   return (
     <svg width={width} height={height} className={styles.section} aria-hidden="true">
@@ -87,7 +92,7 @@ export function SectionDrawing({ compartment, numbers, selected, onChoose }: Pro
               </>
             )}
             <text {...place} className={styles.number}>
-              {numbers.get(thingId)}
+              {numbers?.get(thingId)}
             </text>
           </g>
         );

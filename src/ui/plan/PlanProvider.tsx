@@ -1,6 +1,14 @@
 'use client';
 
-import { createContext, useContext, useEffect, useState, useSyncExternalStore, type ReactNode } from 'react';
+import {
+  createContext,
+  useCallback,
+  useContext,
+  useEffect,
+  useState,
+  useSyncExternalStore,
+  type ReactNode,
+} from 'react';
 import type { Draft } from '@/core/plan/history';
 import { formatterFor, type Formatter } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/parse';
@@ -12,6 +20,8 @@ interface Value {
   units: UnitSystem;
   format: Formatter;
   setUnits(units: UnitSystem): void;
+  /** Calls back when something was recorded of the trip, on whichever phone; gives what ends that. */
+  whenRecorded(listener: () => void): () => void;
 }
 
 const PlanContext = createContext<Value | null>(null);
@@ -24,6 +34,14 @@ export function PlanProvider(props: {
   children: ReactNode;
 }) {
   const [units, setUnits] = useState(props.units);
+  const [recorders] = useState(() => new Set<() => void>());
+  const whenRecorded = useCallback(
+    (listener: () => void) => {
+      recorders.add(listener);
+      return () => void recorders.delete(listener);
+    },
+    [recorders],
+  );
   const [store] = useState(() => {
     const key = `gorvin:unsaved:${props.tripId}`;
     return new PlanStore(props.tripId, props.initial, props.units, {
@@ -59,8 +77,10 @@ export function PlanProvider(props: {
         events = null;
       } else if (!events) {
         events = new EventSource(`/api/trips/${store.tripId}/events`);
-        events.onmessage = ({ data }: MessageEvent<string>) =>
-          store.hear(data === 'gone' ? data : Number(data));
+        events.onmessage = ({ data }: MessageEvent<string>) => {
+          if (data === 'entries') for (const listener of recorders) listener();
+          else store.hear(data === 'gone' ? data : Number(data));
+        };
       }
     };
     listen();
@@ -74,7 +94,7 @@ export function PlanProvider(props: {
       window.removeEventListener('online', online);
       window.removeEventListener('beforeunload', leaving);
     };
-  }, [store]);
+  }, [store, recorders]);
 
   const changeUnits = (next: UnitSystem) => {
     setUnits(next);
@@ -88,7 +108,7 @@ export function PlanProvider(props: {
   };
 
   return (
-    <PlanContext value={{ store, units, format: formatterFor(units), setUnits: changeUnits }}>
+    <PlanContext value={{ store, units, format: formatterFor(units), setUnits: changeUnits, whenRecorded }}>
       {props.children}
     </PlanContext>
   );

@@ -17,7 +17,7 @@ export function Verdict({ kind }: { kind: VerdictKind }) {
       <span aria-hidden="true" className={styles.sign}>
         {sign}
       </span>
-      {word}
+      <span className={styles.word}>{word}</span>
     </span>
   );
 }

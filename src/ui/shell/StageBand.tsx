@@ -38,6 +38,15 @@ const Stages = memo(function Stages({ evaluation, tripId }: { evaluation: Evalua
           </Link>
         );
       })}
+      <Link
+        href={`/trips/${tripId}/pack`}
+        aria-current={path.endsWith('/pack') ? 'page' : undefined}
+        className={styles.stage}
+      >
+        <span className={styles.name}>Pack</span>
+        <span />
+        <span className={styles.fact}>step by step</span>
+      </Link>
     </nav>
   );
 });

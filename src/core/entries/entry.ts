@@ -1,0 +1,42 @@
+import { z } from 'zod';
+import { idSchema } from '@/core/units/measures';
+
+const common = {
+  /** Made where it was recorded, so that a batch sent twice counts once. */
+  id: idSchema,
+  at: z.iso.datetime('A moment like 2027-04-16T06:30:00Z.').describe('By the clock of the phone'),
+};
+
+/**
+ * A fact recorded while packing or on the way. Entries are never changed or taken back by undo; a later one corrects an earlier one.
+ */
+export const entrySchema = z.discriminatedUnion('kind', [
+  z.object({
+    ...common,
+    kind: z.literal('packed'),
+    thingId: idSchema,
+    /** Whether it is in its bag now: ticked off, or taken out again. */
+    packed: z.boolean(),
+  }),
+]);
+export type Entry = z.infer<typeof entrySchema>;
+
+/** What one request may bring. */
+export const MOST_ENTRIES = 500;
+
+/** Entries in the order in which they count: by their moments, and of the same moment by their ids, wherever they came from. */
+export const inOrder = (entries: readonly Entry[]): Entry[] =>
+  [...entries].sort((a, b) => Date.parse(a.at) - Date.parse(b.at) || (a.id < b.id ? -1 : 1));
+
+/**
+ * Things that are ticked off. The same for the same entries, in whatever order and however often they arrived.
+ *
+ * @example packedThings([tick('mug', true), tick('pot', true), tick('mug', false)]) // Set { 'pot' }
+ */
+export function packedThings(entries: readonly Entry[]): Set<string> {
+  const packed = new Set<string>();
+  for (const entry of inOrder(entries))
+    if (entry.packed) packed.add(entry.thingId);
+    else packed.delete(entry.thingId);
+  return packed;
+}

@@ -1,0 +1,208 @@
+'use client';
+
+import { Button, Checkbox } from '@mantine/core';
+import Link from 'next/link';
+import { useMemo, useState } from 'react';
+import { offersFor } from '@/core/advice/offer';
+import { packSteps, type BagSteps, type PackStep } from '@/core/instructions/steps';
+import { SectionDrawing } from '@/ui/load/SectionDrawing';
+import { usePlan } from '@/ui/plan/PlanProvider';
+import { Empty } from '@/ui/shared/States';
+import { FindThing } from './FindThing';
+import { useRecorded } from './useRecorded';
+import styles from './PackStage.module.css';
+
+/** Packing, one thing at a time and bag by bag, with a tick for each thing that is in. */
+export function PackStage() {
+  const { evaluation, store } = usePlan();
+  const { entries, recorded } = useRecorded(store.tripId);
+  const bags = useMemo(() => packSteps(evaluation), [evaluation]);
+  /** Put off for now, and asked about again when the others are in. */
+  const [later, setLater] = useState<readonly string[]>([]);
+  const { packed, unsent, problem } = recorded;
+
+  const steps = bags.flatMap((bag) =>
+    bag.steps.flatMap((step) => (step.thingId === null ? [] : [{ bag, step, thingId: step.thingId }])),
+  );
+  const things = [...new Set(steps.map(({ thingId }) => thingId))];
+  const open = steps.filter(({ thingId }) => !packed.has(thingId));
+  const next = open.find(({ thingId }) => !later.includes(thingId)) ?? open[0];
+  const done = things.filter((id) => packed.has(id)).length;
+
+  if (things.length === 0)
+    return (
+      <div className={styles.page}>
+        <h1 className="visually-hidden">Pack</h1>
+        <Empty
+          title="There is nothing to pack yet"
+          actions={<Link href={`/trips/${store.tripId}/load`}>Load the bike</Link>}
+        >
+          Say which thing goes in which bag first, or have it loaded for you. Then each bag is packed here,
+          step by step.
+        </Empty>
+      </div>
+    );
+  return (
+    <div className={styles.page}>
+      <header className={styles.header}>
+        <h1>Pack</h1>
+        <span role="status">
+          {done} of {things.length} packed
+        </span>
+        {unsent > 0 && (
+          <span className="quiet">{unsent === 1 ? '1 tick' : `${unsent} ticks`} kept on this phone</span>
+        )}
+        <FindThing />
+      </header>
+      {problem && unsent > 0 && (
+        <p className={styles.problem} role="alert">
+          {problem} What you tick is kept here and sent by itself later.
+        </p>
+      )}
+      <div className={styles.body}>
+        <section className={styles.next} aria-label="Next">
+          {next ? (
+            <Next
+              key={next.step.id}
+              bag={next.bag}
+              step={next.step}
+              thingId={next.thingId}
+              packed={packed}
+              onPacked={() => entries.tick(next.thingId, true)}
+              onLater={() => setLater([...later.filter((id) => id !== next.thingId), next.thingId])}
+            />
+          ) : (
+            <>
+              <h2>Everything is packed</h2>
+              <p>
+                Now the test ride: once round the block, over a kerb, out of the saddle, with full braking and
+                full lock. Nothing may rub, sway or rattle.
+              </p>
+            </>
+          )}
+        </section>
+        <div className={styles.bags}>
+          {bags.map((bag) => (
+            <Bag
+              key={bag.compartmentId}
+              bag={bag}
+              packed={packed}
+              onTick={(id, is) => entries.tick(id, is)}
+            />
+          ))}
+        </div>
+      </div>
+    </div>
+  );
+}
+
+interface NextProps {
+  bag: BagSteps;
+  step: PackStep;
+  thingId: string;
+  packed: ReadonlySet<string>;
+  onPacked: () => void;
+  onLater: () => void;
+}
+
+/** The thing whose turn it is, in large type, with where it lies in its bag. */
+function Next({ bag, step, thingId, packed, onPacked, onLater }: NextProps) {
+  const { evaluation, store, format } = usePlan();
+  const [tooTight, setTooTight] = useState(false);
+  const compartment = evaluation.byCompartment.get(bag.compartmentId)!;
+  const thing = evaluation.thingById.get(thingId)!;
+  const isDouble = compartment.spot.bag.opening === 'both ends';
+  const shown = useMemo(() => new Set([...packed, thingId]), [packed, thingId]);
+  const first = bag.steps.find(({ kind }) => kind === 'put in') === step;
+  const place = (to: 'home' | { compartmentId: string }) =>
+    store.edit({ kind: 'place', moves: [{ thingId, to }] });
+  return (
+    <>
+      <h2>
+        <span className={styles.letter}>{bag.letter}</span> {bag.name}
+      </h2>
+      {first && bag.note && <p className="quiet">{bag.note}</p>}
+      {first &&
+        bag.steps
+          .filter(({ kind }) => kind === 'prepare')
+          .map(({ id, words }) => (
+            <p key={id} className="quiet">
+              {words}
+            </p>
+          ))}
+      <p className={styles.words}>{step.words}</p>
+      <div className={styles.drawing}>
+        <span className="small-label">{isDouble ? 'right mouth' : 'mouth'}</span>
+        <SectionDrawing compartment={compartment} selected={thingId} only={shown} />
+        <span className="small-label">{isDouble ? 'left mouth' : 'bottom'}</span>
+      </div>
+      <Button size="xl" fullWidth onClick={onPacked}>
+        Packed
+      </Button>
+      <div className={styles.others}>
+        <Button variant="default" onClick={onLater}>
+          Can&rsquo;t find it now
+        </Button>
+        <Button variant="default" aria-expanded={tooTight} onClick={() => setTooTight(!tooTight)}>
+          Doesn&rsquo;t fit
+        </Button>
+        <Button variant="default" onClick={() => place('home')}>
+          Leave at home
+        </Button>
+      </div>
+      {tooTight && (
+        <div className={styles.others} role="group" aria-label="Where else">
+          {offersFor(evaluation, thing, format)
+            .filter(({ fits, spot }) => fits && spot.id !== bag.compartmentId)
+            .sort((a, b) => a.spot.place.centre.x - b.spot.place.centre.x)
+            .slice(0, 4)
+            .map(({ spot, words }) => (
+              <Button key={spot.id} variant="default" onClick={() => place({ compartmentId: spot.id })}>
+                {spot.name} <span className="quiet">&nbsp;{words}</span>
+              </Button>
+            ))}
+          <Button component={Link} variant="subtle" href={`/trips/${store.tripId}/load`}>
+            Choose on the board
+          </Button>
+        </div>
+      )}
+    </>
+  );
+}
+
+interface BagProps {
+  bag: BagSteps;
+  packed: ReadonlySet<string>;
+  onTick: (thingId: string, packed: boolean) => void;
+}
+
+/** One bag as a list to tick off. */
+function Bag({ bag, packed, onTick }: BagProps) {
+  const ids = [...new Set(bag.steps.flatMap(({ thingId }) => thingId ?? []))];
+  const done = ids.filter((id) => packed.has(id)).length;
+  return (
+    <section className={styles.bag} aria-label={bag.name} data-done={done === ids.length || undefined}>
+      <h2>
+        <span className={styles.letter}>{bag.letter}</span> {bag.name}{' '}
+        <span className="quiet">
+          {done}/{ids.length}
+        </span>
+      </h2>
+      <ol>
+        {bag.steps.map(({ id, kind, thingId, words }) => (
+          <li key={id} data-kind={kind}>
+            {thingId === null ? (
+              words
+            ) : (
+              <Checkbox
+                label={words}
+                checked={packed.has(thingId)}
+                onChange={(event) => onTick(thingId, event.currentTarget.checked)}
+              />
+            )}
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+}

@@ -1,0 +1,95 @@
+import { accessible, awaitLife, expect, pool, test } from './journey';
+
+test.describe('on a phone', () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
+
+  test('one thing after the other: ticked off, put off, moved elsewhere, left at home; without a network too', async ({
+    page,
+    rider,
+    context,
+  }) => {
+    // A few things in two bags; the rest is on the floor.
+    await pool.query(
+      `insert into load_entry (account_id, trip_id, thing_id, compartment_id)
+       select trip_thing.account_id, trip_id, thing.id, bag.compartments -> 0 ->> 'id'
+         from trip_thing join thing on thing.account_id = trip_thing.account_id and thing.id = thing_id
+              join bag on bag.account_id = thing.account_id and bag.name = case when thing.name in ('Down quilt', 'Pillow')
+                                                                              then 'Seat pack' else 'Bar roll' end
+        where trip_id = $1 and thing.name in ('Down quilt', 'Pillow', 'Tent poles', 'Ground sheet', 'Mug')`,
+      [rider.tripId],
+    );
+    await rider.open('pack');
+    const progress = page.getByText(/of \d+ packed/);
+    const next = page.getByRole('region', { name: 'Next' });
+    await expect(progress).toHaveText('0 of 5 packed');
+    await expect(next).toContainText('Bar roll');
+    await accessible(page);
+
+    // Tent poles are deepest; what cannot be found waits until the others are in.
+    await expect(next).toContainText('Tent poles');
+    await next.getByRole('button', { name: 'find it now' }).click();
+    await expect(next).not.toContainText('Tent poles');
+
+    await context.setOffline(true);
+    await next.getByRole('button', { name: 'Packed' }).click();
+    await next.getByRole('button', { name: 'Packed' }).click();
+    await expect(progress).toHaveText('2 of 5 packed');
+    await expect(page.getByText('2 ticks kept on this phone')).toBeVisible();
+    await context.setOffline(false);
+    await expect(page.getByText('kept on this phone')).toHaveCount(0);
+
+    // What does not fit goes elsewhere, and the steps follow.
+    const bag = page.getByRole('region', { name: 'Seat pack', exact: false }).first();
+    await expect(bag).toContainText('Pillow');
+    while (!(await next.textContent())!.includes('Pillow'))
+      await next.getByRole('button', { name: 'find it now' }).click();
+    await next.getByRole('button', { name: 'fit', exact: false }).click();
+    await next.getByRole('group', { name: 'Where else' }).getByRole('button').first().click();
+    await expect(bag).not.toContainText('Pillow');
+    await page.getByRole('button', { name: /^Undo/ }).click();
+    await expect(bag).toContainText('Pillow');
+
+    // Two letters say where a thing is.
+    await page.getByRole('textbox', { name: 'Where is' }).fill('qu');
+    await expect(page.getByRole('list', { name: 'Found' })).toContainText('Down quilt: Seat pack, main');
+
+    await page.reload();
+    await expect(progress).toHaveText('2 of 5 packed');
+    const { rows } = await pool.query('select count(*)::int as count from entry where trip_id = $1', [
+      rider.tripId,
+    ]);
+    expect(rows[0].count).toBe(2);
+  });
+});
+
+test('two browsers on one checklist agree, and a tick is taken back by hand', async ({
+  page,
+  rider,
+  browser,
+  baseURL,
+}) => {
+  await pool.query(
+    `insert into load_entry (account_id, trip_id, thing_id, compartment_id)
+     select trip_thing.account_id, trip_id, thing.id, bag.compartments -> 0 ->> 'id'
+       from trip_thing join thing on thing.account_id = trip_thing.account_id and thing.id = thing_id
+            join bag on bag.account_id = thing.account_id and bag.name = 'Seat pack'
+      where trip_id = $1 and thing.name in ('Down quilt', 'Pillow')`,
+    [rider.tripId],
+  );
+  await rider.open('pack');
+  const second = await (await browser.newContext({ baseURL })).newPage();
+  awaitLife(second);
+  await rider.signIn(second);
+  await second.goto(page.url());
+  await page.getByRole('checkbox', { name: /Pillow/ }).check();
+  await expect(page.getByText('1 of 2 packed')).toBeVisible();
+  await second.getByRole('checkbox', { name: /Down quilt/ }).check();
+  await expect(second.getByText('2 of 2 packed')).toBeVisible();
+  await expect(second.getByText('Everything is packed')).toBeVisible();
+  await second.getByRole('checkbox', { name: /Pillow/ }).uncheck();
+  await second.reload();
+  await expect(second.getByText('1 of 2 packed')).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('checkbox', { name: /Pillow/ })).not.toBeChecked();
+  await expect(page.getByRole('checkbox', { name: /Down quilt/ })).toBeChecked();
+});
