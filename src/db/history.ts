@@ -8,6 +8,7 @@ import {
   type Draft,
   type Step,
 } from '@/core/plan/history';
+import { LIMITS } from '@/core/plan/limits';
 import { changing } from './access';
 import {
   changedElsewhere,
@@ -19,6 +20,7 @@ import {
   type StoredPlan,
 } from './plans';
 import type { Client, Pool } from './pool';
+import { countOwned, tooManyThings } from './trips';
 
 interface StepRow {
   change_id: string;
@@ -171,6 +173,9 @@ export async function saveChange(
       return refused(
         `${elsewhere.join(', ')} ${elsewhere.length === 1 ? 'was' : 'were'} changed on another trip meanwhile. Add ${elsewhere.length === 1 ? 'it' : 'them'} again to take up the change.`,
       );
+    const added = after.plan.things.length - before.plan.things.length;
+    if (added > 0 && (await countOwned(client, accountId)).things + added > LIMITS.ownedThings)
+      return refused(tooManyThings);
     const saved = await updatePlan(client, accountId, tripId, before.plan, after.plan);
     const label = labelOf(before, after, change);
     const changes = [

@@ -1,4 +1,7 @@
+import { LIMITS } from '@/core/plan/limits';
 import type { Client } from './pool';
+
+export const tooManyThings = `An account owns at most ${LIMITS.ownedThings} things. Delete unused ones first.`;
 
 export interface TripSummary {
   id: string;
@@ -34,6 +37,19 @@ export async function readRevision(
     [accountId, tripId],
   );
   return rows[0]?.revision ?? null;
+}
+
+/** How much an account has of what it may have only so much of. */
+export async function countOwned(
+  client: Client,
+  accountId: string,
+): Promise<{ trips: number; things: number }> {
+  const { rows } = await client.query<{ trips: number; things: number }>(
+    `select (select count(*)::int from trip where account_id = $1) as trips,
+            (select count(*)::int from thing where account_id = $1) as things`,
+    [accountId],
+  );
+  return rows[0]!;
 }
 
 /** Removes a trip; its bike, bags and things stay owned. Returns false when there was none. */

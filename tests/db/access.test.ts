@@ -175,6 +175,23 @@ describe('who may see what', () => {
   });
 });
 
+test('an account owns only so many things', async () => {
+  const { account, a } = await twoTrips();
+  const fields =
+    'name, system, mass_g, mass_source, volume_ml, volume_source, form, dry, provides, view, packing, stiffener, traits, hollow, kind';
+  await pool.query(
+    `insert into thing (account_id, id, ${fields})
+     select account_id, 'many-' || n, ${fields} from thing, generate_series(1, 20000) as n
+      where account_id = $1 and id = 'mug'`,
+    [account],
+  );
+  const extra = { ...demoPlan().things[0]!, id: 'one-more' };
+  expect(await a.edit({ kind: 'put things', things: [extra] })).toMatchObject({
+    kind: 'refused',
+    reason: expect.stringMatching(/at most 20000 things/),
+  });
+});
+
 describe('conflicts', () => {
   test('a deadlock with another program is tried again; a lock that is never given is told as busy', async () => {
     const account = await newAccount();

@@ -86,6 +86,16 @@ test('two browsers on one checklist agree, and a tick is taken back by hand', as
   await second.getByRole('checkbox', { name: /Down quilt/ }).check();
   await expect(second.getByText('2 of 2 packed')).toBeVisible();
   await expect(second.getByText('Everything is packed')).toBeVisible();
+  // The packed bag on the scale: far off it asks, near it corrects what was uncertain.
+  const scale = second.getByRole('textbox', { name: 'Seat pack, packed, weighs' });
+  await scale.fill('2.9 kg');
+  await scale.press('Enter');
+  await expect(second.getByText(/too much to be chance/)).toBeVisible();
+  await scale.fill('1.2 kg');
+  await scale.press('Enter');
+  await expect(second.getByText('As planned, within what was uncertain.')).toBeVisible();
+  await second.getByRole('button', { name: 'Correct the masses by it' }).click();
+  await expect(second.getByRole('button', { name: 'Undo: Seat pack weighed' })).toBeEnabled();
   await second.getByRole('checkbox', { name: /Pillow/ }).uncheck();
   await second.reload();
   await expect(second.getByText('1 of 2 packed')).toBeVisible();

@@ -41,6 +41,19 @@ export const routes = (tripId: string): [method: string, path: string, body: unk
   ['POST', '/api/trips', { from: 'trip', tripId, name: 'x' }],
   ['POST', '/api/trips', { from: 'file', plan: JSON.parse(planFileText(demoPlan())) as unknown }],
   ['POST', '/api/setups', { id: 's', name: 'x', bike: demoPlan().bike, bags: demoPlan().bags }],
+  [
+    'POST',
+    `/api/trips/${tripId}/entries`,
+    {
+      entries: [
+        { id: 'e', at: '2027-04-16T06:30:00Z', kind: 'packed', thingId: 'mug', packed: true },
+        { id: 'f', at: '2027-04-16T06:31:00Z', kind: 'weighed', bagId: 'seat-pack', massG: 2400 },
+      ],
+    },
+  ],
+  ['PUT', '/api/account/passphrase', { name: 'x', passphrase: 'password123', current: '' }],
+  ['POST', '/api/accounts', { name: 'x', passphrase: 'password123' }],
+  ['GET', '/api/account/export', undefined],
   ['DELETE', '/api/setups/s', {}],
   ['DELETE', '/api/inventory', { thing: ['x'], bag: [], bike: [] }],
   ['PUT', '/api/account', { units: 'metric' }],

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { idSchema } from '@/core/units/measures';
+import { idSchema, massG } from '@/core/units/measures';
 
 const common = {
   /** Made where it was recorded, so that a batch sent twice counts once. */
@@ -17,6 +17,12 @@ export const entrySchema = z.discriminatedUnion('kind', [
     thingId: idSchema,
     /** Whether it is in its bag now: ticked off, or taken out again. */
     packed: z.boolean(),
+  }),
+  z.object({
+    ...common,
+    kind: z.literal('weighed'),
+    bagId: idSchema,
+    massG: massG.describe('The packed bag, itself included'),
   }),
 ]);
 export type Entry = z.infer<typeof entrySchema>;
@@ -36,7 +42,15 @@ export const inOrder = (entries: readonly Entry[]): Entry[] =>
 export function packedThings(entries: readonly Entry[]): Set<string> {
   const packed = new Set<string>();
   for (const entry of inOrder(entries))
-    if (entry.packed) packed.add(entry.thingId);
+    if (entry.kind !== 'packed') continue;
+    else if (entry.packed) packed.add(entry.thingId);
     else packed.delete(entry.thingId);
   return packed;
+}
+
+/** The last reading of each bag that was weighed, in grams. */
+export function bagReadings(entries: readonly Entry[]): Map<string, number> {
+  const readings = new Map<string, number>();
+  for (const entry of inOrder(entries)) if (entry.kind === 'weighed') readings.set(entry.bagId, entry.massG);
+  return readings;
 }

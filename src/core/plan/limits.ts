@@ -3,6 +3,9 @@ export const LIMITS = {
   things: 1000,
   bags: 40,
   setups: 60,
+  /** Of one account. */
+  trips: 500,
+  ownedThings: 20_000,
   wishes: 1500,
   fellows: 3,
   planFileBytes: 5 * 1024 * 1024,

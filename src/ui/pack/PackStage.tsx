@@ -9,7 +9,9 @@ import { SectionDrawing } from '@/ui/load/SectionDrawing';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import { Empty } from '@/ui/shared/States';
 import { FindThing } from './FindThing';
+import type { Recorded } from './entryStore';
 import { useRecorded } from './useRecorded';
+import { WeighBag } from './WeighBag';
 import styles from './PackStage.module.css';
 
 /** Packing, one thing at a time and bag by bag, with a tick for each thing that is in. */
@@ -86,8 +88,9 @@ export function PackStage() {
             <Bag
               key={bag.compartmentId}
               bag={bag}
-              packed={packed}
+              recorded={recorded}
               onTick={(id, is) => entries.tick(id, is)}
+              onWeigh={(id, massG) => entries.weigh(id, massG)}
             />
           ))}
         </div>
@@ -172,12 +175,15 @@ function Next({ bag, step, thingId, packed, onPacked, onLater }: NextProps) {
 
 interface BagProps {
   bag: BagSteps;
-  packed: ReadonlySet<string>;
+  recorded: Recorded;
   onTick: (thingId: string, packed: boolean) => void;
+  onWeigh: (bagId: string, massG: number) => void;
 }
 
 /** One bag as a list to tick off. */
-function Bag({ bag, packed, onTick }: BagProps) {
+function Bag({ bag, recorded: { packed, readings }, onTick, onWeigh }: BagProps) {
+  const { evaluation } = usePlan();
+  const whole = evaluation.byCompartment.get(bag.compartmentId)!.spot.bag;
   const ids = [...new Set(bag.steps.flatMap(({ thingId }) => thingId ?? []))];
   const done = ids.filter((id) => packed.has(id)).length;
   return (
@@ -203,6 +209,13 @@ function Bag({ bag, packed, onTick }: BagProps) {
           </li>
         ))}
       </ol>
+      {done === ids.length && whole.compartments[0]!.id === bag.compartmentId && (
+        <WeighBag
+          bag={whole}
+          readingG={readings.get(whole.id) ?? null}
+          onWeigh={(massG) => onWeigh(whole.id, massG)}
+        />
+      )}
     </section>
   );
 }

@@ -1,8 +1,10 @@
-import { packedThings, MOST_ENTRIES, type Entry } from '@/core/entries/entry';
+import { bagReadings, packedThings, MOST_ENTRIES, type Entry } from '@/core/entries/entry';
 
 /** What the rider sees of what was recorded. */
 export interface Recorded {
   packed: ReadonlySet<string>;
+  /** By bag what it weighed, packed. */
+  readings: ReadonlyMap<string, number>;
   /** Entries that are not on the server yet. */
   unsent: number;
   /** Why they are not, as a sentence; null while all is well. */
@@ -19,6 +21,9 @@ export interface EntrySurroundings {
   now: () => Date;
 }
 
+/** An entry without what the phone adds. */
+type Recordable = Entry extends infer One ? (One extends Entry ? Omit<One, 'id' | 'at'> : never) : never;
+
 const RETRY_MS = 5000;
 
 /**
@@ -34,7 +39,7 @@ export class EntryStore {
   private again = false;
   private cancelRetry: () => void = () => undefined;
   private listeners = new Set<() => void>();
-  private recorded: Recorded = { packed: new Set(), unsent: 0, problem: null };
+  private recorded: Recorded = { packed: new Set(), readings: new Map(), unsent: 0, problem: null };
 
   constructor(
     private readonly tripId: string,
@@ -66,8 +71,17 @@ export class EntryStore {
 
   /** Ticks a thing off, or takes the tick back. */
   tick(thingId: string, packed: boolean): void {
+    this.record({ kind: 'packed', thingId, packed });
+  }
+
+  /** Takes down what a packed bag weighs. */
+  weigh(bagId: string, massG: number): void {
+    this.record({ kind: 'weighed', bagId, massG });
+  }
+
+  private record(what: Recordable): void {
     const { makeId, now } = this.surroundings;
-    const entry: Entry = { id: makeId(), at: this.after(now()), kind: 'packed', thingId, packed };
+    const entry: Entry = { id: makeId(), at: this.after(now()), ...what };
     this.join([entry]);
     this.unsent.push(entry);
     this.problem = null;
@@ -140,6 +154,7 @@ export class EntryStore {
   private changed(): void {
     this.recorded = {
       packed: packedThings([...this.entries.values()]),
+      readings: bagReadings([...this.entries.values()]),
       unsent: this.unsent.length,
       problem: this.problem,
     };

@@ -9,6 +9,7 @@ import { LIMITS } from '@/core/plan/limits';
 import { emptyPlan, withFreshIds, type Plan } from '@/core/plan/plan';
 import { changing } from '@/db/access';
 import { insertPlan, readPlan } from '@/db/plans';
+import { countOwned, tooManyThings } from '@/db/trips';
 
 const bodySchema = z.discriminatedUnion('from', [
   z.object({ from: z.literal('nothing'), name: nameSchema }),
@@ -45,6 +46,11 @@ export const POST = handler('make trip', async ({ request, account }) => {
       // What the file names becomes this account's own, under ids of its own.
       plan = withFreshIds(parsed.value, randomUUID);
     }
+    const owned = await countOwned(client, account.id);
+    if (owned.trips >= LIMITS.trips)
+      throw new Refusal(422, `An account keeps at most ${LIMITS.trips} trips. Delete one first.`);
+    if (wish.from === 'file' && owned.things + plan.things.length > LIMITS.ownedThings)
+      throw new Refusal(422, tooManyThings);
     await insertPlan(client, account.id, tripId, plan);
   });
   return NextResponse.json({ tripId }, { status: 201 });
