@@ -29,6 +29,11 @@ function end() {
   ending = true;
   for (const worker of Object.values(cluster.workers)) worker.process.kill('SIGTERM');
   cluster.disconnect(() => process.exit(0));
+  // A tab that listens for changes never ends its request; what is being saved is done long before this.
+  setTimeout(() => {
+    for (const worker of Object.values(cluster.workers)) worker.process.kill('SIGKILL');
+    process.exit(0);
+  }, 3000).unref();
 }
 
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, end);
