@@ -1,5 +1,16 @@
 import { accessible, awaitLife, expect, pool, test } from './journey';
 
+/** Puts things in a bag's first compartment. */
+const put = (tripId: string, bag: string, things: string[]) =>
+  pool.query(
+    `insert into load_entry (account_id, trip_id, thing_id, compartment_id)
+     select trip_thing.account_id, trip_id, thing.id, bag.compartments -> 0 ->> 'id'
+       from trip_thing join thing on thing.account_id = trip_thing.account_id and thing.id = thing_id
+            join bag on bag.account_id = thing.account_id and bag.name = $2
+      where trip_id = $1 and thing.name = any($3)`,
+    [tripId, bag, things],
+  );
+
 test.describe('on a phone', () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
 
@@ -9,15 +20,8 @@ test.describe('on a phone', () => {
     context,
   }) => {
     // A few things in two bags; the rest is on the floor.
-    await pool.query(
-      `insert into load_entry (account_id, trip_id, thing_id, compartment_id)
-       select trip_thing.account_id, trip_id, thing.id, bag.compartments -> 0 ->> 'id'
-         from trip_thing join thing on thing.account_id = trip_thing.account_id and thing.id = thing_id
-              join bag on bag.account_id = thing.account_id and bag.name = case when thing.name in ('Down quilt', 'Pillow')
-                                                                              then 'Seat pack' else 'Bar roll' end
-        where trip_id = $1 and thing.name in ('Down quilt', 'Pillow', 'Tent poles', 'Ground sheet', 'Mug')`,
-      [rider.tripId],
-    );
+    await put(rider.tripId, 'Seat pack', ['Down quilt', 'Pillow']);
+    await put(rider.tripId, 'Bar roll', ['Tent poles', 'Ground sheet', 'Mug']);
     await rider.open('pack');
     const progress = page.getByText(/of \d+ packed/);
     const next = page.getByRole('region', { name: 'Next' });
@@ -68,14 +72,7 @@ test('two browsers on one checklist agree, and a tick is taken back by hand', as
   browser,
   baseURL,
 }) => {
-  await pool.query(
-    `insert into load_entry (account_id, trip_id, thing_id, compartment_id)
-     select trip_thing.account_id, trip_id, thing.id, bag.compartments -> 0 ->> 'id'
-       from trip_thing join thing on thing.account_id = trip_thing.account_id and thing.id = thing_id
-            join bag on bag.account_id = thing.account_id and bag.name = 'Seat pack'
-      where trip_id = $1 and thing.name in ('Down quilt', 'Pillow')`,
-    [rider.tripId],
-  );
+  await put(rider.tripId, 'Seat pack', ['Down quilt', 'Pillow']);
   await rider.open('pack');
   const second = await (await browser.newContext({ baseURL })).newPage();
   awaitLife(second);
