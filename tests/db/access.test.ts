@@ -193,7 +193,7 @@ test('an account owns only so many things', async () => {
 });
 
 describe('conflicts', () => {
-  test('a deadlock with another program is tried again; a lock that is never given is told as busy', async () => {
+  test('a deadlock with another program is tried again; a lock that is never granted counts as busy', async () => {
     const account = await newAccount();
     let attempts = 0;
     const failure = (code: string) => `do $$ begin raise exception using errcode = '${code}'; end $$`;

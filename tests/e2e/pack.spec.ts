@@ -66,7 +66,7 @@ test.describe('on a phone', () => {
   });
 });
 
-test('two browsers on one checklist agree, and a tick is taken back by hand', async ({
+test('two browsers on one checklist agree, and a tick is removed by hand', async ({
   page,
   rider,
   browser,

@@ -3,7 +3,7 @@ import { Refusal } from './refusal';
 import { door } from './database';
 import { matches } from './passphrase';
 
-/** Makes sure that it is the rider who asks for what cannot be taken back, and not whoever sits at the open tab. */
+/** Makes sure that it is the rider who asks for what cannot be undone, and not whoever sits at the open tab. */
 export async function confirmed(account: Account, passphrase: string, address: string): Promise<void> {
   if (!account.isGuarded) return;
   if (!(await mayTry(door(), account.name, address)))

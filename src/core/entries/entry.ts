@@ -8,7 +8,7 @@ const common = {
 };
 
 /**
- * A fact recorded while packing or on the way. Entries are never changed or taken back by undo; a later one corrects an earlier one.
+ * A fact recorded while packing or on the way. Entries are never changed, and not removed by undo; a later one corrects an earlier one.
  */
 export const entrySchema = z.discriminatedUnion('kind', [
   z.object({

@@ -88,7 +88,7 @@ const editOf = (mostParts: number) =>
     }),
   ]);
 export const editSchema = editOf(200);
-/** An edit as it is kept: taken apart into changed fields, and taken back, it can have more parts than were asked for. */
+/** An edit as it is kept: split into changed fields, and inverted, it can have more parts than the rider sent. */
 export const storedEditSchema = editOf(Number.MAX_SAFE_INTEGER);
 export type Edit = z.infer<typeof editSchema>;
 

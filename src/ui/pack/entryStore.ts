@@ -3,7 +3,7 @@ import { bagReadings, packedThings, MOST_ENTRIES, type Entry } from '@/core/entr
 /** What the rider sees of what was recorded. */
 export interface Recorded {
   packed: ReadonlySet<string>;
-  /** By bag what it weighed, packed. */
+  /** The last reading of each packed bag, in grams. */
   readings: ReadonlyMap<string, number>;
   /** Entries that are not on the server yet. */
   unsent: number;
