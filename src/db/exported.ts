@@ -1,7 +1,8 @@
 import { planFileValue, type PlanFile } from '@/core/formats/planFile';
 import type { Setup } from '@/core/commands/putOnTrip';
 import type { Account } from './accounts';
-import { readAllOwned, readPlan } from './plans';
+import { readAllOwned } from './owned';
+import { readPlan } from './plans';
 import type { Client } from './pool';
 import { listSetups } from './setups';
 import { listTrips } from './trips';

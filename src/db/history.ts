@@ -10,15 +10,8 @@ import {
 } from '@/core/plan/history';
 import { LIMITS } from '@/core/plan/limits';
 import { changing } from './access';
-import {
-  changedElsewhere,
-  readOwned,
-  readPlan,
-  remember,
-  updatePlan,
-  type OwnedItems,
-  type StoredPlan,
-} from './plans';
+import { changedElsewhere, readOwned, type OwnedItems } from './owned';
+import { readPlan, remember, updatePlan, type StoredPlan } from './plans';
 import type { Client, Pool } from './pool';
 import { countOwned, tooManyThings } from './trips';
 
