@@ -156,8 +156,9 @@ export async function probeMalformed(
       result.byStatus[status] = (result.byStatus[status] ?? 0) + 1;
       if (status >= 500) result.bad.push(`${status}: ${what}`);
     } catch (error) {
-      // A server may hang up on a request larger than it takes, after it has said so.
-      if (!/EPIPE|ECONNRESET/.test(String(error))) result.bad.push(`${String(error)}: ${what}`);
+      // Answered before the body was read, a connection is reset while the body is still on its way, and the answer can be lost.
+      const reset = ['EPIPE', 'ECONNRESET'].includes((error as NodeJS.ErrnoException).code ?? '');
+      if (!reset || text.length < 40_000) result.bad.push(`${String(error)}: ${what}`);
     }
   }
   return result;
