@@ -7,6 +7,7 @@ export default tseslint.config(
     ignores: [
       '.next/**',
       '.data/**',
+      'public/sw.js',
       'node_modules/**',
       'next-env.d.ts',
       'test-results/**',

@@ -16,6 +16,8 @@ export default defineConfig({
   use: {
     baseURL: process.env.BASE_URL,
     viewport: { width: 1280, height: 800 },
+    // Each journey has a browser of its own, which would keep all of Gorvin for offline use; only the offline journeys want that.
+    serviceWorkers: 'block',
     // What cannot be pressed is told soon; a search has waits of its own.
     actionTimeout: 45_000,
     launchOptions: { executablePath: CHROMIUM, args: CHROMIUM_FLAGS },

@@ -3,11 +3,12 @@ import { createHash } from 'node:crypto';
 import { existsSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { Plain, step } from './say';
+import { buildServiceWorker } from './serviceWorker';
 
 const STAMP = '.next/gorvin-built';
 const INPUTS = [
   'src',
-  'public',
+  'scripts/lib/serviceWorker.ts',
   'package-lock.json',
   'next.config.ts',
   'postcss.config.mjs',
@@ -28,6 +29,7 @@ export async function ensureBuild(): Promise<void> {
     for (const stream of [child.stdout, child.stderr]) stream.on('data', (data) => lines.push(String(data)));
     const code = await new Promise((resolve) => child.on('close', resolve));
     if (code !== 0) throw new Plain(`The build failed:\n${lines.join('')}`);
+    await buildServiceWorker();
     writeFileSync(STAMP, wanted);
   });
 }

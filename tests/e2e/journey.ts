@@ -50,11 +50,17 @@ export const test = base.extend<Journey>({
     await insertPlan(pool, accountId, tripId, plan);
     const token = await createSession(pool, accountId);
     const signIn = (target: Page) =>
-      target
-        .context()
-        .addCookies([
-          { name: 'gorvin_session', value: token, url: baseURL!, httpOnly: true, sameSite: 'Lax' },
-        ]);
+      target.context().addCookies([
+        // Far off, as the server's own: a closed browser keeps it.
+        {
+          name: 'gorvin_session',
+          value: token,
+          url: baseURL!,
+          httpOnly: true,
+          sameSite: 'Lax',
+          expires: 4e9,
+        },
+      ]);
     await signIn(page);
     // Whatever a journey does, the page itself must not break, nor the security policy be in its way.
     const broken: string[] = [];
@@ -109,3 +115,14 @@ export const figure = (page: Page, label: string) =>
     .getByRole('row', { name: new RegExp(label) })
     .locator('td')
     .first();
+
+/** Puts things in a bag's first compartment. */
+export const put = (tripId: string, bag: string, things: string[]) =>
+  pool.query(
+    `insert into load_entry (account_id, trip_id, thing_id, compartment_id)
+     select trip_thing.account_id, trip_id, thing.id, bag.compartments -> 0 ->> 'id'
+       from trip_thing join thing on thing.account_id = trip_thing.account_id and thing.id = thing_id
+            join bag on bag.account_id = thing.account_id and bag.name = $2
+      where trip_id = $1 and thing.name = any($3)`,
+    [tripId, bag, things],
+  );

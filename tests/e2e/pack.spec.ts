@@ -1,15 +1,4 @@
-import { accessible, awaitLife, expect, pool, test } from './journey';
-
-/** Puts things in a bag's first compartment. */
-const put = (tripId: string, bag: string, things: string[]) =>
-  pool.query(
-    `insert into load_entry (account_id, trip_id, thing_id, compartment_id)
-     select trip_thing.account_id, trip_id, thing.id, bag.compartments -> 0 ->> 'id'
-       from trip_thing join thing on thing.account_id = trip_thing.account_id and thing.id = thing_id
-            join bag on bag.account_id = thing.account_id and bag.name = $2
-      where trip_id = $1 and thing.name = any($3)`,
-    [tripId, bag, things],
-  );
+import { accessible, awaitLife, expect, pool, put, test } from './journey';
 
 test.describe('on a phone', () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
@@ -38,7 +27,7 @@ test.describe('on a phone', () => {
     await next.getByRole('button', { name: 'Packed' }).click();
     await next.getByRole('button', { name: 'Packed' }).click();
     await expect(progress).toHaveText('2 of 5 packed');
-    await expect(page.getByText('2 ticks kept on this phone')).toBeVisible();
+    await expect(page.getByText('2 entries kept on this phone')).toBeVisible();
     await context.setOffline(false);
     await expect(page.getByText('kept on this phone')).toHaveCount(0);
 

@@ -4,6 +4,7 @@ import { Button, PasswordInput, TextInput } from '@mantine/core';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState, type ReactNode, type SubmitEvent } from 'react';
+import { clearPhone, unsentOnPhone } from '@/ui/phone/phone';
 import { ask } from '@/ui/shared/ask';
 import styles from './AccountPage.module.css';
 
@@ -20,6 +21,7 @@ export function AccountPage({ name, isGuarded, isDemo }: Props) {
   const leave = async (url: string) => {
     const problem = await ask('DELETE', url);
     if (problem === null) {
+      await clearPhone();
       router.push('/welcome');
       router.refresh();
     }
@@ -39,10 +41,7 @@ export function AccountPage({ name, isGuarded, isDemo }: Props) {
             : 'Your space has no passphrase: whoever uses this computer can open it.'}
       </p>
       {!isDemo && <Passphrase name={isGuarded ? name : ''} isGuarded={isGuarded} />}
-      <Part title="Sign out">
-        <Doing words="Sign out here" onDo={() => leave('/api/session')} />
-        {!isDemo && <Doing words="Sign out everywhere" onDo={() => leave('/api/session?everywhere')} />}
-      </Part>
+      <SignOut isDemo={isDemo} leave={leave} />
       <Part title="Save everything">
         <p className="quiet">
           One JSON file with all trips, set-ups, and all that you own. Each trip in it is a plan file, which
@@ -63,6 +62,36 @@ function Part({ title, children }: { title: string; children: ReactNode }) {
       <h2>{title}</h2>
       {children}
     </section>
+  );
+}
+
+function SignOut({ isDemo, leave }: { isDemo: boolean; leave: (url: string) => Promise<string | null> }) {
+  /** What would be lost, and where to go on: asked before anything is deleted. */
+  const [asked, setAsked] = useState<{ unsent: number; url: string } | null>(null);
+  const begin = async (url: string) => {
+    const unsent = await unsentOnPhone().catch(() => 0);
+    if (unsent === 0) return leave(url);
+    setAsked({ unsent, url });
+    return null;
+  };
+  return (
+    <Part title="Sign out">
+      <p className="quiet">Signing out also deletes what this browser keeps for use without a network.</p>
+      {asked ? (
+        <div role="alert">
+          <p>
+            {asked.unsent === 1 ? 'One thing' : `${asked.unsent} things`} you did here did not reach the
+            server yet. Open the trip with a network first, or lose {asked.unsent === 1 ? 'it' : 'them'}.
+          </p>
+          <Doing words="Sign out and lose what was not sent" onDo={() => leave(asked.url)} />
+        </div>
+      ) : (
+        <>
+          <Doing words="Sign out here" onDo={() => begin('/api/session')} />
+          {!isDemo && <Doing words="Sign out everywhere" onDo={() => begin('/api/session?everywhere')} />}
+        </>
+      )}
+    </Part>
   );
 }
 
@@ -159,6 +188,7 @@ function DeleteEverything({ isGuarded }: { isGuarded: boolean }) {
   const { problem, busy, onSubmit } = useForm(async () => {
     const failed = await ask('DELETE', '/api/account', { confirm, passphrase });
     if (failed === null) {
+      await clearPhone();
       router.push('/welcome');
       router.refresh();
     }

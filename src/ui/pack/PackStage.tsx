@@ -8,6 +8,7 @@ import { packSteps, type BagSteps, type PackStep } from '@/core/instructions/ste
 import { SectionDrawing } from '@/ui/load/SectionDrawing';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import { Empty } from '@/ui/shared/States';
+import { saveFile } from '@/ui/shared/saveFile';
 import { FindThing } from './FindThing';
 import type { Recorded } from './entryStore';
 import { useRecorded } from './useRecorded';
@@ -21,7 +22,7 @@ export function PackStage() {
   const bags = useMemo(() => packSteps(evaluation), [evaluation]);
   /** Put off for now, and asked about again when the others are in. */
   const [later, setLater] = useState<readonly string[]>([]);
-  const { packed, unsent, problem } = recorded;
+  const { packed, unsent, problem, isStuck } = recorded;
 
   const steps = bags.flatMap((bag) =>
     bag.steps.flatMap((step) => (step.thingId === null ? [] : [{ bag, step, thingId: step.thingId }])),
@@ -52,13 +53,27 @@ export function PackStage() {
           {done} of {things.length} packed
         </span>
         {unsent > 0 && (
-          <span className="quiet">{unsent === 1 ? '1 tick' : `${unsent} ticks`} kept on this phone</span>
+          <span className="quiet">{unsent === 1 ? '1 entry' : `${unsent} entries`} kept on this phone</span>
         )}
         <FindThing />
       </header>
       {problem && unsent > 0 && (
         <p className={styles.problem} role="alert">
-          {problem} What you tick is kept here and sent by itself later.
+          {problem}{' '}
+          {isStuck ? (
+            <>
+              What you ticked is kept on this phone.{' '}
+              <button
+                type="button"
+                className={styles.save}
+                onClick={() => saveFile('not-sent.json', JSON.stringify(entries.unsentEntries(), null, 2))}
+              >
+                Save it as a file
+              </button>
+            </>
+          ) : (
+            'What you tick is kept here and sent by itself later.'
+          )}
         </p>
       )}
       <div className={styles.body}>

@@ -1,4 +1,5 @@
 import { bagReadings, packedThings, MOST_ENTRIES, type Entry } from '@/core/entries/entry';
+import type { KeptEntry } from '@/ui/phone/phone';
 
 /** What the rider sees of what was recorded. */
 export interface Recorded {
@@ -9,14 +10,16 @@ export interface Recorded {
   unsent: number;
   /** Why they are not, as a sentence; null while all is well. */
   problem: string | null;
+  /** True where they will not get there by themselves: the rider may save them as a file. */
+  isStuck: boolean;
 }
 
 /** What the store asks of the world; tests hand in their own. */
 export interface EntrySurroundings {
   fetch: (url: string, init?: RequestInit) => Promise<Response>;
   later: (run: () => void, ms: number) => () => void;
-  /** Outlives this page, and the browser. Throws where there is no room. */
-  keep: { get(): string | null; set(text: string | null): void };
+  /** Outlives this page, and the browser. Rejects where storage is denied or full. */
+  keep: { read(): Promise<KeptEntry[]>; write(entries: readonly KeptEntry[]): Promise<void> };
   makeId: () => string;
   now: () => Date;
 }
@@ -25,6 +28,13 @@ export interface EntrySurroundings {
 type Recordable = Entry extends infer One ? (One extends Entry ? Omit<One, 'id' | 'at'> : never) : never;
 
 const RETRY_MS = 5000;
+const NOTHING: Recorded = {
+  packed: new Set(),
+  readings: new Map(),
+  unsent: 0,
+  problem: null,
+  isStuck: false,
+};
 
 /**
  * What is recorded of a trip, as one phone has it. Each entry shows at once, is kept on the phone, and goes to the server in a
@@ -33,13 +43,16 @@ const RETRY_MS = 5000;
 export class EntryStore {
   private entries = new Map<string, Entry>();
   private unsent: Entry[] = [];
+  /** What the server will not take; on the phone it stays, and a later visit tries again. */
+  private refused: Entry[] = [];
   private problem: string | null = null;
+  private isStuck = false;
   private sending = false;
   /** Something was recorded elsewhere while this phone was sending. */
   private again = false;
   private cancelRetry: () => void = () => undefined;
   private listeners = new Set<() => void>();
-  private recorded: Recorded = { packed: new Set(), readings: new Map(), unsent: 0, problem: null };
+  private recorded = NOTHING;
 
   constructor(
     private readonly tripId: string,
@@ -53,20 +66,21 @@ export class EntryStore {
   readonly getRecorded = (): Recorded => this.recorded;
 
   /** Takes up what is kept on this phone, then asks the server for the rest. Call once in the browser. */
-  start(): void {
-    try {
-      const kept = JSON.parse(this.surroundings.keep.get() ?? '[]') as Entry[];
-      this.unsent = kept;
-      this.join(kept);
-    } catch {
-      // What cannot be read is nothing that could be sent.
-    }
+  async start(): Promise<void> {
+    const kept = await this.surroundings.keep.read().catch(() => []);
+    this.unsent.unshift(...kept.filter(({ isSent }) => !isSent).map(({ entry }) => entry));
+    this.join(kept.map(({ entry }) => entry));
     this.changed();
-    void this.flush();
+    await this.flush();
   }
 
   stop(): void {
     this.cancelRetry();
+  }
+
+  /** What is on this phone only. */
+  unsentEntries(): Entry[] {
+    return [...this.unsent, ...this.refused];
   }
 
   /** Ticks a thing off, or takes the tick back. */
@@ -85,7 +99,7 @@ export class EntryStore {
     this.join([entry]);
     this.unsent.push(entry);
     this.problem = null;
-    this.keep();
+    this.keep([entry], false);
     this.changed();
     void this.flush();
   }
@@ -99,25 +113,26 @@ export class EntryStore {
     this.sending = true;
     this.cancelRetry();
     try {
+      let most = MOST_ENTRIES;
       do {
         this.again = false;
-        const batch = this.unsent.slice(0, MOST_ENTRIES);
+        const batch = this.unsent.slice(0, most);
         const response = await this.surroundings.fetch(`/api/trips/${this.tripId}/entries`, {
           method: 'POST',
           headers: { 'content-type': 'application/json' },
           body: JSON.stringify({ entries: batch }),
         });
         const body = (await response.json()) as { entries?: Entry[]; error?: string };
-        if (!response.ok || !body.entries) {
-          this.later(body.error ?? `The server answered with an error (${response.status}).`);
-          return;
-        }
-        const sent = new Set(batch.map(({ id }) => id));
-        this.unsent = this.unsent.filter(({ id }) => !sent.has(id));
-        this.join(body.entries);
-        this.problem = null;
-        this.keep();
-        this.changed();
+        if (response.ok && body.entries) this.taken(batch, body.entries);
+        // One entry that the server cannot take must not hold up the others.
+        else if (response.status === 400 && batch.length > 1) most = 1;
+        else if (response.status === 400 && batch.length === 1) {
+          this.refused.push(this.unsent.shift()!);
+          this.stuck(`The server did not take an entry: ${body.error ?? 'it says no more'}`);
+        } else if (response.status === 404)
+          return this.stuck('This trip was deleted, here or on another device.');
+        else if (response.status === 401) return this.stuck('You are signed out. Sign in again.');
+        else return this.later(body.error ?? `The server answered with an error (${response.status}).`);
       } while (this.unsent.length > 0 || this.again);
     } catch {
       this.later('No network.');
@@ -126,10 +141,27 @@ export class EntryStore {
     }
   }
 
+  private taken(batch: readonly Entry[], all: readonly Entry[]): void {
+    const sent = new Set(batch.map(({ id }) => id));
+    this.unsent = this.unsent.filter(({ id }) => !sent.has(id));
+    const news = all.filter(({ id }) => sent.has(id) || !this.entries.has(id));
+    this.join(all);
+    this.isStuck = this.refused.length > 0;
+    if (!this.isStuck) this.problem = null;
+    this.keep(news, true);
+    this.changed();
+  }
+
   private later(reason: string): void {
     this.problem = reason;
     this.changed();
     this.cancelRetry = this.surroundings.later(() => void this.flush(), RETRY_MS);
+  }
+
+  private stuck(reason: string): void {
+    this.problem = reason;
+    this.isStuck = true;
+    this.changed();
   }
 
   /** A moment after all that are known: what is recorded later counts later, whatever the clock says. */
@@ -143,20 +175,22 @@ export class EntryStore {
     for (const entry of entries) this.entries.set(entry.id, entry);
   }
 
-  private keep(): void {
-    try {
-      this.surroundings.keep.set(this.unsent.length > 0 ? JSON.stringify(this.unsent) : null);
-    } catch {
+  private keep(entries: readonly Entry[], isSent: boolean): void {
+    if (entries.length === 0) return;
+    this.surroundings.keep.write(entries.map((entry) => ({ entry, isSent }))).catch(() => {
+      if (isSent) return;
       this.problem = 'This phone has no room to keep what is not sent yet. Leave the page open until it is.';
-    }
+      this.changed();
+    });
   }
 
   private changed(): void {
     this.recorded = {
       packed: packedThings([...this.entries.values()]),
       readings: bagReadings([...this.entries.values()]),
-      unsent: this.unsent.length,
+      unsent: this.unsent.length + this.refused.length,
       problem: this.problem,
+      isStuck: this.isStuck,
     };
     for (const listener of this.listeners) listener();
   }

@@ -6,25 +6,25 @@ import { EntryStore, type Recorded } from './entryStore';
 
 /** What is recorded of a trip on this phone, and the store that records more. */
 export function useRecorded(tripId: string): { entries: EntryStore; recorded: Recorded } {
-  const [entries] = useState(() => {
-    const key = `gorvin:entries:${tripId}`;
-    return new EntryStore(tripId, {
-      fetch: (url, init) => fetch(url, init),
-      later: (run, ms) => {
-        const timer = setTimeout(run, ms);
-        return () => clearTimeout(timer);
-      },
-      keep: {
-        get: () => localStorage.getItem(key),
-        set: (text) => (text === null ? localStorage.removeItem(key) : localStorage.setItem(key, text)),
-      },
-      makeId: () => crypto.randomUUID(),
-      now: () => new Date(),
-    });
-  });
-  const { whenRecorded } = usePlanContext();
+  const { whenRecorded, openPhone } = usePlanContext();
+  const [entries] = useState(
+    () =>
+      new EntryStore(tripId, {
+        fetch: (url, init) => fetch(url, init),
+        later: (run, ms) => {
+          const timer = setTimeout(run, ms);
+          return () => clearTimeout(timer);
+        },
+        keep: {
+          read: async () => (await openPhone()).readEntries(tripId),
+          write: async (kept) => (await openPhone()).keepEntries(tripId, kept),
+        },
+        makeId: () => crypto.randomUUID(),
+        now: () => new Date(),
+      }),
+  );
   useEffect(() => {
-    entries.start();
+    void entries.start();
     const unheard = whenRecorded(() => void entries.flush());
     const online = () => void entries.flush();
     // Another phone may have ticked something off while this one was in the pocket.

@@ -12,7 +12,9 @@ import {
 import type { Draft } from '@/core/plan/history';
 import { formatterFor, type Formatter } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/parse';
+import { enterPhone, type Phone } from '@/ui/phone/phone';
 import { afterPaint } from './afterPaint';
+import { keptForTab } from './keptForTab';
 import { PlanStore, type PlanShown, type Saving } from './planStore';
 
 interface Value {
@@ -22,12 +24,15 @@ interface Value {
   setUnits(units: UnitSystem): void;
   /** Calls back when something was recorded of the trip, on whichever phone; gives what ends that. */
   whenRecorded(listener: () => void): () => void;
+  /** What this browser keeps of the account; rejects where storage is denied. */
+  openPhone(): Promise<Phone>;
 }
 
 const PlanContext = createContext<Value | null>(null);
 
 /** Holds one trip's plan for every stage below it. */
 export function PlanProvider(props: {
+  accountId: string;
   tripId: string;
   initial: { draft: Draft; revision: number };
   units: UnitSystem;
@@ -42,29 +47,28 @@ export function PlanProvider(props: {
     },
     [recorders],
   );
-  const [store] = useState(() => {
-    const key = `gorvin:unsaved:${props.tripId}`;
-    return new PlanStore(props.tripId, props.initial, props.units, {
-      // Sent when what was pressed is on the screen: to ask for it takes the browser a moment too.
-      fetch: async (url, init) => {
-        await new Promise<void>((painted) => afterPaint(painted));
-        return fetch(url, init);
-      },
-      later: (run, ms) => {
-        const timer = setTimeout(run, ms);
-        return () => clearTimeout(timer);
-      },
-      // Of this tab alone: two tabs that are both offline must not take over each other's changes.
-      keep: {
-        get: () => sessionStorage.getItem(key),
-        set: (text) => (text === null ? sessionStorage.removeItem(key) : sessionStorage.setItem(key, text)),
-      },
-      makeId: () => crypto.randomUUID(),
-    });
-  });
+  const [openPhone] = useState(() => once(() => enterPhone(props.accountId)));
+  const [kept] = useState(() => keptForTab(props.accountId, props.tripId));
+  const [store] = useState(
+    () =>
+      new PlanStore(props.tripId, props.initial, props.units, {
+        // Sent when what was pressed is on the screen: to ask for it takes the browser a moment too.
+        fetch: async (url, init) => {
+          await new Promise<void>((painted) => afterPaint(painted));
+          return fetch(url, init);
+        },
+        later: (run, ms) => {
+          const timer = setTimeout(run, ms);
+          return () => clearTimeout(timer);
+        },
+        keep: kept,
+        makeId: () => crypto.randomUUID(),
+      }),
+  );
 
   useEffect(() => {
     store.start();
+    void kept.adopt().then((adopted) => adopted && store.start());
     const online = () => void store.flush();
     const leaving = (event: BeforeUnloadEvent) => {
       if (store.getSaving().unsaved > 0) event.preventDefault();
@@ -94,7 +98,8 @@ export function PlanProvider(props: {
       window.removeEventListener('online', online);
       window.removeEventListener('beforeunload', leaving);
     };
-  }, [store, recorders]);
+  }, [store, recorders, kept]);
+  useKeptTrip(store, units, openPhone);
 
   const changeUnits = (next: UnitSystem) => {
     setUnits(next);
@@ -108,10 +113,55 @@ export function PlanProvider(props: {
   };
 
   return (
-    <PlanContext value={{ store, units, format: formatterFor(units), setUnits: changeUnits, whenRecorded }}>
+    <PlanContext
+      value={{ store, units, format: formatterFor(units), setUnits: changeUnits, whenRecorded, openPhone }}
+    >
       {props.children}
     </PlanContext>
   );
+}
+
+/** Calls `make` when first asked, and again only after it failed. */
+function once<T>(make: () => Promise<T>): () => Promise<T> {
+  let made: Promise<T> | null = null;
+  return () => {
+    made ??= make().catch((error) => {
+      made = null;
+      throw error;
+    });
+    return made;
+  };
+}
+
+const KEEP_AFTER_MS = 1000;
+
+/** Keeps the trip on this phone as it was last saved, so that it opens without a network. */
+function useKeptTrip(store: PlanStore, units: UnitSystem, openPhone: () => Promise<Phone>): void {
+  useEffect(() => {
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    let kept = -1;
+    const keep = () => {
+      const { draft, revision } = store.getSaved();
+      if (revision === kept) return;
+      kept = revision;
+      openPhone()
+        .then((phone) => phone.keepTrip({ tripId: store.tripId, units, draft, revision, keptAt: Date.now() }))
+        // Without room the trip needs a network, as it did before.
+        .catch(() => undefined);
+    };
+    const soon = () => {
+      clearTimeout(timer);
+      timer = setTimeout(keep, KEEP_AFTER_MS);
+    };
+    soon();
+    const unheard = store.subscribe(soon);
+    document.addEventListener('visibilitychange', keep);
+    return () => {
+      clearTimeout(timer);
+      unheard();
+      document.removeEventListener('visibilitychange', keep);
+    };
+  }, [store, units, openPhone]);
 }
 
 export function usePlanContext(): Value {

@@ -99,6 +99,8 @@ export class PlanStore {
   };
   readonly getShown = (): PlanShown => this.shown;
   readonly getSaving = (): Saving => this.saving;
+  /** The plan as the server has it, as far as this tab knows. */
+  readonly getSaved = (): { draft: Draft; revision: number } => this.saved;
 
   /** Takes up what an earlier life of this tab could not save. Call once in the browser. */
   start(): void {
@@ -319,7 +321,11 @@ export class PlanStore {
 
   private writeKept(): void {
     const kept: Kept = { revision: this.saved.revision, changes: this.queue };
-    this.surroundings.keep.set(this.queue.length ? JSON.stringify(kept) : null);
+    try {
+      this.surroundings.keep.set(this.queue.length ? JSON.stringify(kept) : null);
+    } catch {
+      // Storage is denied or full: the queue lives as long as the page, which asks before it is closed.
+    }
   }
 
   private setSave(save: SaveState): void {

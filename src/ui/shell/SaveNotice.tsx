@@ -5,16 +5,11 @@ import { useState } from 'react';
 import { planFileText } from '@/core/formats/planFile';
 import type { Plan } from '@/core/plan/plan';
 import { usePlanContext, useSaving } from '@/ui/plan/PlanProvider';
+import { saveFile } from '@/ui/shared/saveFile';
 import styles from './SaveNotice.module.css';
 
 /** Gives a plan as a file that can be opened as a new trip. */
-function savePlanFile(plan: Plan): void {
-  const link = document.createElement('a');
-  link.href = URL.createObjectURL(new Blob([planFileText(plan)], { type: 'application/json' }));
-  link.download = 'plan.json';
-  link.click();
-  URL.revokeObjectURL(link.href);
-}
+const savePlanFile = (plan: Plan): void => saveFile('plan.json', planFileText(plan));
 
 const changes = (n: number): string => (n === 1 ? '1 change' : `${n} changes`);
 

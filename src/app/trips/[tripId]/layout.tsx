@@ -18,7 +18,7 @@ export default async function TripLayout({ children, params }: Props) {
   const found = await openTrip(account.id, tripId);
   if (!found) notFound();
   return (
-    <PlanProvider tripId={tripId} initial={found} units={account.units}>
+    <PlanProvider accountId={account.id} tripId={tripId} initial={found} units={account.units}>
       <LoaderProvider>
         <SelectionProvider>
           <TripShell>{children}</TripShell>
