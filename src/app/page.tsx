@@ -24,10 +24,11 @@ async function nextTrip(
   trips: readonly ListedTrip[],
 ): Promise<NextTrip | null> {
   const today = new Date().toISOString().slice(0, 10);
-  const dated = trips
+  const planned = trips.filter(({ hasSetOut }) => !hasSetOut);
+  const dated = planned
     .filter(({ startDate }) => startDate !== null && startDate >= today)
     .sort((a, b) => a.startDate!.localeCompare(b.startDate!));
-  const trip = dated[0] ?? trips[0];
+  const trip = dated[0] ?? planned[0];
   if (!trip) return null;
   const stored = await readPlan(client, account.id, trip.id);
   if (!stored) return null;

@@ -1,13 +1,29 @@
-import { entrySchema, type Entry } from '@/core/entries/entry';
+import { entrySchema, type Entry, type Tested } from '@/core/entries/entry';
 import type { Client } from './pool';
+
+type EntryRow = { id: string; at: Date; kind: string; data: object };
+const entryOf = ({ id, at, kind, data }: EntryRow): Entry =>
+  entrySchema.parse({ ...data, id, kind, at: at.toISOString() });
 
 /** What was recorded of a trip, as it counts. */
 export async function readEntries(client: Client, accountId: string, tripId: string): Promise<Entry[]> {
-  const { rows } = await client.query<{ id: string; at: Date; kind: string; data: object }>(
+  const { rows } = await client.query<EntryRow>(
     `select id, at, kind, data from entry where account_id = $1 and trip_id = $2 order by at, id`,
     [accountId, tripId],
   );
-  return rows.map(({ id, at, kind, data }) => entrySchema.parse({ ...data, id, kind, at: at.toISOString() }));
+  return rows.map(entryOf);
+}
+
+/** Answers of test rides on other trips with this trip's bike, the oldest first. */
+export async function readEarlierTests(client: Client, accountId: string, tripId: string): Promise<Tested[]> {
+  const { rows } = await client.query<EntryRow>(
+    `select entry.id, at, kind, data
+       from entry join trip on trip.account_id = entry.account_id and trip.id = $2
+      where entry.account_id = $1 and entry.trip_id <> $2 and kind = 'tested' and data ->> 'bikeId' = trip.bike_id
+      order by at, entry.id`,
+    [accountId, tripId],
+  );
+  return rows.map(entryOf).filter((entry) => entry.kind === 'tested');
 }
 
 /** Adds what was recorded; what is there already stays as it is. False where there is no such trip. */

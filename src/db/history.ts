@@ -96,7 +96,7 @@ function withOwned(edit: Edit, { bikes, bags, things }: OwnedItems): Edit {
   return edit.kind === 'several' ? { ...edit, edits: edit.edits.map(one) } : one(edit);
 }
 
-export interface StoredDraft extends Pick<StoredPlan, 'revision' | 'departed'> {
+export interface StoredDraft extends Pick<StoredPlan, 'revision' | 'departedAt'> {
   draft: Draft;
   /** Ids of steps that could not be read, and are left out with what lies behind them; to be logged. */
   unreadable: string[];
@@ -152,7 +152,7 @@ export async function saveChange(
       );
       return { kind: 'stale', revision: stored.revision, since: since.rows.map((row) => row.label) };
     }
-    if (stored.departed)
+    if (stored.departedAt)
       return refused('This trip has set out; it keeps the plan it left with. Nothing was changed.');
     // A new step is put on top of whatever there is; only the way back needs to know it.
     const steps =

@@ -1,6 +1,6 @@
 import { LRUCache } from 'lru-cache';
 import { decisionsOf, type Decisions, type Thing } from '@/core/kit/thing';
-import { parsePlanValue, planFileValue } from '@/core/formats/planFile';
+import { parsePlanValue } from '@/core/formats/planFile';
 import { fellowSchema, PLAN_VERSION, type LoadEntry, type Plan, type Rider } from '@/core/plan/plan';
 import type { Trip } from '@/core/trip/trip';
 import { allCompartments } from '@/core/plan/riders';
@@ -43,6 +43,7 @@ interface TripRow extends Record<string, unknown> {
   revision: number;
   version: string;
   departed: unknown;
+  departed_at: Date | null;
 }
 
 /** What a trip decides about a thing. */
@@ -79,8 +80,8 @@ export interface StoredPlan {
   revision: number;
   /** Of the trip's row: the transaction that wrote it. */
   version: string;
-  /** The trip has set out: the plan is as it was then, and takes no more edits. */
-  departed?: true;
+  /** When the trip set out: the plan is as it was then, and takes no more edits. */
+  departedAt?: string;
 }
 
 /** The plan of a trip, or null when this account has no such trip. */
@@ -91,7 +92,7 @@ export async function readPlan(
 ): Promise<StoredPlan | null> {
   const key = [accountId, tripId];
   const trips = await client.query<TripRow>(
-    `select ${TRIP.select('trip')}, ${RIDER.select('trip')}, wishes, fellows, bike_id, revision, departed, xmin::text as version
+    `select ${TRIP.select('trip')}, ${RIDER.select('trip')}, wishes, fellows, bike_id, revision, departed, departed_at, xmin::text as version
        from trip where account_id = $1 and id = $2`,
     key,
   );
@@ -104,7 +105,7 @@ export async function readPlan(
     // Kept as a plan file, so that a later version of Gorvin reads it as it reads any older file.
     const kept = parsePlanValue(trip.departed);
     if (!kept.ok) throw new Error(`The plan that trip ${tripId} set out with: ${kept.error.join(' ')}`);
-    return { plan: kept.value, revision, version, departed: true };
+    return { plan: kept.value, revision, version, departedAt: trip.departed_at!.toISOString() };
   }
   const [bike = null] = trip.bike_id ? await readBikes(client, accountId, [trip.bike_id]) : [];
   const bags = await readTripBags(client, accountId, tripId);
@@ -147,22 +148,6 @@ export async function readPlan(
   };
   remember(accountId, tripId, stored);
   return stored;
-}
-
-/**
- * Keeps the plan as the trip sets out with it. From then on the trip is read as it was, whatever becomes of what is owned.
- *
- * @returns false where there is no such trip
- */
-export async function depart(client: Client, accountId: string, tripId: string): Promise<boolean> {
-  const stored = await readPlan(client, accountId, tripId);
-  if (!stored) return false;
-  await client.query(`update trip set departed = $3 where account_id = $1 and id = $2`, [
-    accountId,
-    tripId,
-    JSON.stringify(planFileValue(stored.plan)),
-  ]);
-  return true;
 }
 
 /** Makes a trip with its plan. Bikes, bags and things that are owned already are used, not made again. */

@@ -8,6 +8,7 @@ export interface TripSummary {
   name: string;
   startDate: string | null;
   nights: number;
+  hasSetOut: boolean;
   things: number;
   loaded: number;
 }
@@ -15,7 +16,7 @@ export interface TripSummary {
 /** The account's trips, the one last worked on first. */
 export async function listTrips(client: Client, accountId: string): Promise<TripSummary[]> {
   const { rows } = await client.query<TripSummary>(
-    `select id, name, to_char(start_date, 'YYYY-MM-DD') as "startDate", nights,
+    `select id, name, to_char(start_date, 'YYYY-MM-DD') as "startDate", nights, departed is not null as "hasSetOut",
             (select count(*)::int from trip_thing
               where trip_thing.account_id = trip.account_id and trip_id = trip.id) as things,
             (select count(*)::int from load_entry

@@ -7,7 +7,8 @@ import { emptyPlan, type Plan } from '@/core/plan/plan';
 import { loaded, partyOf, sampleThing } from '../support/samples';
 import { accountOfSession, createSession, endSession, setUnits } from '@/db/accounts';
 import { readDraft, saveChange } from '@/db/history';
-import { depart, forgetPlans, insertPlan, readPlan } from '@/db/plans';
+import { forgetPlans, insertPlan, readPlan } from '@/db/plans';
+import { depart, returnToPlanning } from '@/db/departure';
 import { transaction } from '@/db/pool';
 import { deleteOwned, listUnused } from '@/db/inventory';
 import { deleteTrip, listTrips } from '@/db/trips';
@@ -226,6 +227,19 @@ describe('things owned once and used on many trips', () => {
     });
     expect((await ridden.read()).draft.plan).toEqual(demoPlan());
     expect(await depart(pool, await newAccount(), ridden.trip)).toBe(false);
+
+    // Back to planning on the same day, with what is owned as it is now; the day after it stays as it was.
+    const back = () => transaction(pool, (client) => returnToPlanning(client, planned.account, ridden.trip));
+    expect(await returnToPlanning(pool, await newAccount(), ridden.trip)).toBe('no such trip');
+    expect(await back()).toBe('returned');
+    expect(await massOf(ridden)).toBe(99);
+    expect(await ridden.edit((await ridden.read()).revision, home('mug'))).toMatchObject({ kind: 'saved' });
+    await transaction(pool, (client) => depart(client, planned.account, ridden.trip));
+    await pool.query(`update trip set departed_at = now() - interval '25 hours' where id = $1`, [
+      ridden.trip,
+    ]);
+    expect(await back()).toBe('too late');
+    expect(await ridden.edit((await ridden.read()).revision, home('mug'))).toMatchObject({ kind: 'refused' });
   });
 
   test('a deleted trip leaves all that is owned', async () => {

@@ -89,3 +89,60 @@ test('two browsers on one checklist agree, and a tick is removed by hand', async
   await expect(page.getByRole('checkbox', { name: /Pillow/ })).not.toBeChecked();
   await expect(page.getByRole('checkbox', { name: /Down quilt/ })).toBeChecked();
 });
+
+test('the last minute, the test ride, the card, and setting out; back to planning on the same day', async ({
+  page,
+  rider,
+}) => {
+  await put(rider.tripId, 'Seat pack', ['Down quilt', 'Pillow']);
+  await rider.open('pack');
+  // By system, as the kit is laid out.
+  await page.getByText('As laid out').click();
+  await page
+    .getByRole('region', { name: 'sleep' })
+    .getByRole('checkbox', { name: /Pillow/ })
+    .check();
+  await expect(page.getByText('1 of 2 packed')).toBeVisible();
+  await page.getByText('Last minute', { exact: true }).click();
+  await page.getByRole('checkbox', { name: 'Power bank' }).check();
+
+  await page.getByText('Set out', { exact: true }).first().click();
+  const sway = page.getByRole('listitem', { name: 'sway' });
+  await sway.getByRole('button', { name: 'Not good' }).click();
+  await expect(sway.getByRole('status')).toContainText('Seat pack: Heavy things go to the front');
+  await sway.getByRole('button', { name: 'Good', exact: true }).click();
+  await expect(sway.getByRole('status')).toHaveCount(0);
+  await page.getByRole('listitem', { name: 'rattle' }).getByRole('button', { name: 'Not good' }).click();
+  await accessible(page);
+  const card = await page.request.get(`/api/trips/${rider.tripId}/card`);
+  expect(card.headers()['content-type']).toBe('application/pdf');
+
+  await expect(page.getByText('1 thing is not ticked off.')).toBeVisible();
+  await page.getByRole('button', { name: 'Set out all the same' }).click();
+  const departure = page.getByRole('note', { name: 'Departure' });
+  await expect(departure).toContainText('This trip set out on');
+  // The plan stays as it was; what is recorded on the way is still taken.
+  await page.getByText('By bag', { exact: true }).click();
+  await page.getByRole('button', { name: 'Leave at home' }).click();
+  await expect(page.getByRole('alert').filter({ hasText: 'has set out' })).toBeVisible();
+  await page.getByRole('checkbox', { name: /Down quilt/ }).check();
+  await expect(page.getByText('2 of 2 packed')).toBeVisible();
+  await page.reload();
+  await expect(page.getByText('2 of 2 packed')).toBeVisible();
+  await departure.getByRole('button', { name: 'Back to planning' }).click();
+  await expect(departure).toHaveCount(0);
+
+  // On the next trip with this bike what was not good is remembered.
+  const made = await page.request.post('/api/trips', {
+    headers: { origin: new URL(page.url()).origin },
+    data: { from: 'trip', tripId: rider.tripId, name: 'The next one' },
+  });
+  const { tripId } = (await made.json()) as { tripId: string };
+  await put(tripId, 'Seat pack', ['Down quilt']);
+  await page.goto(`/trips/${tripId}/pack`);
+  await page.getByText('Set out', { exact: true }).first().click();
+  await expect(page.getByRole('listitem', { name: 'rattle' })).toContainText(
+    'On an earlier trip not good: Seat pack.',
+  );
+  await expect(page.getByRole('listitem', { name: 'sway' })).not.toContainText('earlier');
+});

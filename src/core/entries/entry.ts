@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { TEST_CHECKS, type TestCheck } from '@/core/instructions/testRide';
 import { idSchema, massG } from '@/core/units/measures';
 
 const common = {
@@ -23,6 +24,20 @@ export const entrySchema = z.discriminatedUnion('kind', [
     kind: z.literal('weighed'),
     bagId: idSchema,
     massG: massG.describe('The packed bag, itself included'),
+  }),
+  z.object({
+    ...common,
+    kind: z.literal('done'),
+    taskId: z.string().min(1).max(200).describe('Of the last-minute list'),
+    done: z.boolean(),
+  }),
+  z.object({
+    ...common,
+    kind: z.literal('tested'),
+    check: z.enum(TEST_CHECKS),
+    bikeId: idSchema,
+    bagId: z.union([idSchema, z.null()]).describe('The bag it is about; null for the bike as a whole'),
+    isGood: z.boolean(),
   }),
 ]);
 export type Entry = z.infer<typeof entrySchema>;
@@ -54,3 +69,29 @@ export function bagReadings(entries: readonly Entry[]): Map<string, number> {
   for (const entry of inOrder(entries)) if (entry.kind === 'weighed') readings.set(entry.bagId, entry.massG);
   return readings;
 }
+
+/** Tasks of the last-minute list that are done. */
+export function doneTasks(entries: readonly Entry[]): Set<string> {
+  const done = new Set<string>();
+  for (const entry of inOrder(entries))
+    if (entry.kind !== 'done') continue;
+    else if (entry.done) done.add(entry.taskId);
+    else done.delete(entry.taskId);
+  return done;
+}
+
+export type Tested = Extract<Entry, { kind: 'tested' }>;
+
+/**
+ * The last answer of each check of the test ride on one bike, by `testKey`.
+ *
+ * @example testAnswers(entries, 'hardtail').get(testKey('sway', 'seat-pack'))?.isGood // false
+ */
+export function testAnswers(entries: readonly Entry[], bikeId: string): Map<string, Tested> {
+  const answers = new Map<string, Tested>();
+  for (const entry of inOrder(entries))
+    if (entry.kind === 'tested' && entry.bikeId === bikeId)
+      answers.set(testKey(entry.check, entry.bagId), entry);
+  return answers;
+}
+export const testKey = (check: TestCheck, bagId: string | null): string => `${check} ${bagId ?? ''}`;

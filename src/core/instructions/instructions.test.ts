@@ -6,8 +6,12 @@ import type { Plan } from '@/core/plan/plan';
 import { seededRandom } from '@/core/random';
 import { wrongInOrder } from '../../../tests/support/packChecker';
 import { loaded } from '../../../tests/support/samples';
+import { formatterFor } from '@/core/units/format';
+import { lastMinuteTasks } from './lastMinute';
 import { packingOrder } from './order';
+import { packingCard } from './packingCard';
 import { packSteps } from './steps';
+import { testRide } from './testRide';
 
 function byLoader(): Plan {
   const plan = demoPlan();
@@ -83,4 +87,48 @@ describe('the steps of the demo', () => {
     expect(words).toMatch(/roll each end down at least three times/);
     expect(words).toMatch(/ with .* inside/);
   });
+});
+
+const metric = formatterFor('metric');
+
+test('the last minute: what the demo charges, fills, keeps cold, uses until then and puts on', () => {
+  const tasks = lastMinuteTasks(factsOf(demo), metric);
+  const of = (kind: string) => tasks.filter((task) => task.kind === kind).map(({ words }) => words);
+  expect(of('charge')).toEqual(['Head torch', 'Front light', 'Rear light', 'Power bank', 'Phone']);
+  expect(of('fill')).toContain('Bottle, frame: 0.75 l');
+  expect(of('from the fridge')).toEqual(['Hard cheese']);
+  expect(of('take')).toEqual(['Phone', 'Cards, cash and train ticket']);
+  expect(of('put on')).toContain('Helmet');
+  // What stays at home is not charged.
+  const phone = demo.things.find(({ name }) => name === 'Phone')!;
+  const without = { ...demo, load: [{ thingId: phone.id, to: 'home' as const, pinned: false }] };
+  expect(lastMinuteTasks(factsOf(without), metric).map(({ words }) => words)).not.toContain('Phone');
+});
+
+test('the test ride asks of the bags that are filled and could be the cause', () => {
+  const steps = testRide(factsOf(demo));
+  const bagsOf = (check: string) => steps.find((step) => step.check === check)?.bags.map(({ name }) => name);
+  expect(bagsOf('sway')).toEqual(['Bar roll', 'Seat pack']);
+  expect(bagsOf('braking')).toEqual([]);
+  expect(bagsOf('rattle')).toHaveLength(
+    new Set(factsOf(demo).compartments.flatMap(({ spot, things }) => (things.length > 0 ? spot.bag.id : [])))
+      .size,
+  );
+  // On a bike without a single bag filled there is nothing that could sway.
+  expect(testRide(factsOf(demoPlan())).map(({ check }) => check)).toEqual(['braking', 'steering']);
+});
+
+test('the packing card has everything once, with where first aid is and the pressures', () => {
+  const facts = factsOf(demo);
+  const card = packingCard(facts, metric);
+  const first = facts.compartments.find(({ things }) => things.some(({ system }) => system === 'first aid'))!;
+  expect(card.facts[0]).toEqual({ label: 'First aid', value: expect.stringContaining(first.spot.name) });
+  expect(card.facts.map(({ label }) => label)).toEqual(expect.arrayContaining(['Tyre, front', 'Tyre, rear']));
+  const listed = card.bags.flatMap(({ things }) => things);
+  for (const { things } of facts.compartments)
+    for (const { id, name } of things)
+      if (!facts.holders.has(id))
+        expect(listed.filter((line) => line.includes(name)).length).toBeGreaterThan(0);
+  expect(new Set(listed).size).toBe(listed.length);
+  expect(packingCard(factsOf(demoPlan()), metric).facts[0]!.value).toBe('not packed');
 });

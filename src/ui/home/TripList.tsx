@@ -17,6 +17,7 @@ export interface ListedTrip {
   name: string;
   startDate: string | null;
   nights: number;
+  hasSetOut: boolean;
   things: number;
   loaded: number;
 }
@@ -134,7 +135,7 @@ export function TripList(props: {
                 {trip.startDate ?? 'no date yet'} · {trip.nights === 1 ? '1 night' : `${trip.nights} nights`}
               </span>
               <span className={styles.count}>
-                {trip.loaded} of {trip.things} things in bags
+                {trip.hasSetOut ? 'set out' : `${trip.loaded} of ${trip.things} things in bags`}
               </span>
               <Menu position="bottom-end">
                 <Menu.Target>

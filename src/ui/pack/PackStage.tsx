@@ -1,27 +1,40 @@
 'use client';
 
-import { Button, Checkbox } from '@mantine/core';
+import { Button, Checkbox, SegmentedControl } from '@mantine/core';
 import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { offersFor } from '@/core/advice/offer';
+import type { Tested } from '@/core/entries/entry';
 import { packSteps, type BagSteps, type PackStep } from '@/core/instructions/steps';
+import type { Thing } from '@/core/kit/thing';
 import { SectionDrawing } from '@/ui/load/SectionDrawing';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import { Empty } from '@/ui/shared/States';
 import { saveFile } from '@/ui/shared/saveFile';
 import { FindThing } from './FindThing';
+import { FloorList } from './FloorList';
+import { LastMinute } from './LastMinute';
+import { SetOut } from './SetOut';
 import type { Recorded } from './entryStore';
 import { useRecorded } from './useRecorded';
 import { WeighBag } from './WeighBag';
 import styles from './PackStage.module.css';
 
-/** Packing, one thing at a time and bag by bag, with a tick for each thing that is in. */
-export function PackStage() {
+const VIEWS = ['By bag', 'As laid out', 'Last minute', 'Set out'] as const;
+
+/**
+ * Packing, one thing at a time and bag by bag, with a tick for each thing that is in; then what is left for the last minute, the test
+ * ride and departure.
+ *
+ * @param earlier answers of test rides on other trips
+ */
+export function PackStage({ earlier = [] }: { earlier?: readonly Tested[] }) {
   const { evaluation, store } = usePlan();
   const { entries, recorded } = useRecorded(store.tripId);
   const bags = useMemo(() => packSteps(evaluation), [evaluation]);
   /** Put off for now, and asked about again when the others are in. */
   const [later, setLater] = useState<readonly string[]>([]);
+  const [view, setView] = useState<string>('By bag');
   const { packed, unsent, problem, isStuck } = recorded;
 
   const steps = bags.flatMap((bag) =>
@@ -76,7 +89,23 @@ export function PackStage() {
           )}
         </p>
       )}
-      <div className={styles.body}>
+      <SegmentedControl
+        className={styles.views}
+        aria-label="Show"
+        data={[...VIEWS]}
+        value={view}
+        onChange={setView}
+      />
+      {view === 'As laid out' && (
+        <FloorList bags={bags} packed={packed} onTick={(id, is) => entries.tick(id, is)} />
+      )}
+      {view === 'Last minute' && (
+        <LastMinute done={recorded.done} onTick={(id, done) => entries.finish(id, done)} />
+      )}
+      {view === 'Set out' && (
+        <SetOut entries={entries} recorded={recorded} unticked={things.length - done} earlier={earlier} />
+      )}
+      <div className={styles.body} hidden={view !== 'By bag'}>
         <section className={styles.next} aria-label="Next">
           {next ? (
             <Next
@@ -92,9 +121,14 @@ export function PackStage() {
             <>
               <h2>Everything is packed</h2>
               <p>
-                Now the test ride: once round the block, over a kerb, out of the saddle, with full braking and
-                full lock. Nothing may rub, sway or rattle.
+                Weigh the bags if you have a scale. Then what is left for the last minute, and the test ride.
               </p>
+              <div className={styles.others}>
+                <Button onClick={() => setView('Last minute')}>Last minute</Button>
+                <Button variant="default" onClick={() => setView('Set out')}>
+                  Test ride
+                </Button>
+              </div>
             </>
           )}
         </section>
@@ -126,7 +160,9 @@ interface NextProps {
 /** The thing whose turn it is, in large type, with where it lies in its bag. */
 function Next({ bag, step, thingId, packed, onPacked, onLater }: NextProps) {
   const { evaluation, store, format } = usePlan();
-  const [tooTight, setTooTight] = useState(false);
+  /** What more is asked: where else it could go, or what goes instead. */
+  const [asked, setAsked] = useState<'elsewhere' | 'instead' | null>(null);
+  const toggle = (what: typeof asked) => setAsked(asked === what ? null : what);
   const compartment = evaluation.byCompartment.get(bag.compartmentId)!;
   const thing = evaluation.thingById.get(thingId)!;
   const isDouble = compartment.spot.bag.opening === 'both ends';
@@ -161,14 +197,31 @@ function Next({ bag, step, thingId, packed, onPacked, onLater }: NextProps) {
         <Button variant="default" onClick={onLater}>
           Can&rsquo;t find it now
         </Button>
-        <Button variant="default" aria-expanded={tooTight} onClick={() => setTooTight(!tooTight)}>
+        <Button variant="default" aria-expanded={asked === 'elsewhere'} onClick={() => toggle('elsewhere')}>
           Doesn&rsquo;t fit
+        </Button>
+        <Button variant="default" aria-expanded={asked === 'instead'} onClick={() => toggle('instead')}>
+          Swap
         </Button>
         <Button variant="default" onClick={() => place('home')}>
           Leave at home
         </Button>
       </div>
-      {tooTight && (
+      {asked === 'instead' && (
+        <Instead
+          thing={thing}
+          onSwap={(otherId) =>
+            store.edit({
+              kind: 'place',
+              moves: [
+                { thingId, to: 'home' },
+                { thingId: otherId, to: { compartmentId: bag.compartmentId } },
+              ],
+            })
+          }
+        />
+      )}
+      {asked === 'elsewhere' && (
         <div className={styles.others} role="group" aria-label="Where else">
           {offersFor(evaluation, thing, format)
             .filter(({ fits, spot }) => fits && spot.id !== bag.compartmentId)
@@ -185,6 +238,30 @@ function Next({ bag, step, thingId, packed, onPacked, onLater }: NextProps) {
         </div>
       )}
     </>
+  );
+}
+
+const SWAPS = 5;
+
+/** Things in no bag that could go in a thing's stead: of its system and nearest in volume first. */
+function Instead({ thing, onSwap }: { thing: Thing; onSwap: (thingId: string) => void }) {
+  const { evaluation, format } = usePlan();
+  const rank = (other: Thing) =>
+    (other.system === thing.system ? 0 : 1e6) + Math.abs(other.volumeMl - thing.volumeMl);
+  const others = [...evaluation.home, ...evaluation.floor].sort((a, b) => rank(a) - rank(b)).slice(0, SWAPS);
+  return (
+    <div className={styles.others} role="group" aria-label="What goes instead">
+      {others.length === 0 && (
+        <span className="quiet">
+          Nothing else is on the floor or left at home. <Link href="kit">Add it to the kit</Link> first.
+        </span>
+      )}
+      {others.map((other) => (
+        <Button key={other.id} variant="default" onClick={() => onSwap(other.id)}>
+          {other.name} <span className="quiet">&nbsp;{format.volume(other.volumeMl)}</span>
+        </Button>
+      ))}
+    </div>
   );
 }
 

@@ -1,4 +1,12 @@
-import { bagReadings, packedThings, MOST_ENTRIES, type Entry } from '@/core/entries/entry';
+import {
+  bagReadings,
+  doneTasks,
+  packedThings,
+  MOST_ENTRIES,
+  type Entry,
+  type Tested,
+} from '@/core/entries/entry';
+import type { TestCheck } from '@/core/instructions/testRide';
 import type { KeptEntry } from '@/ui/phone/phone';
 
 /** What the rider sees of what was recorded. */
@@ -6,6 +14,10 @@ export interface Recorded {
   packed: ReadonlySet<string>;
   /** The last reading of each packed bag, in grams. */
   readings: ReadonlyMap<string, number>;
+  /** Tasks of the last-minute list that are done. */
+  done: ReadonlySet<string>;
+  /** Answers of the test ride. */
+  tested: readonly Tested[];
   /** Entries that are not on the server yet. */
   unsent: number;
   /** Why they are not, as a sentence; null while all is well. */
@@ -31,6 +43,8 @@ const RETRY_MS = 5000;
 const NOTHING: Recorded = {
   packed: new Set(),
   readings: new Map(),
+  done: new Set(),
+  tested: [],
   unsent: 0,
   problem: null,
   isStuck: false,
@@ -91,6 +105,16 @@ export class EntryStore {
   /** Takes down what a packed bag weighs. */
   weigh(bagId: string, massG: number): void {
     this.record({ kind: 'weighed', bagId, massG });
+  }
+
+  /** Notes a task of the last-minute list as done, or not done after all. */
+  finish(taskId: string, done: boolean): void {
+    this.record({ kind: 'done', taskId, done });
+  }
+
+  /** Answers one check of the test ride. */
+  answer(check: TestCheck, bikeId: string, bagId: string | null, isGood: boolean): void {
+    this.record({ kind: 'tested', check, bikeId, bagId, isGood });
   }
 
   private record(what: Recordable): void {
@@ -185,9 +209,12 @@ export class EntryStore {
   }
 
   private changed(): void {
+    const all = [...this.entries.values()];
     this.recorded = {
-      packed: packedThings([...this.entries.values()]),
-      readings: bagReadings([...this.entries.values()]),
+      packed: packedThings(all),
+      readings: bagReadings(all),
+      done: doneTasks(all),
+      tested: all.filter((entry) => entry.kind === 'tested'),
       unsent: this.unsent.length + this.refused.length,
       problem: this.problem,
       isStuck: this.isStuck,

@@ -9,6 +9,7 @@ export interface KeptTrip {
   units: UnitSystem;
   draft: Draft;
   revision: number;
+  departedAt?: string;
   /** When it was last opened or changed, in milliseconds since 1970. */
   keptAt: number;
 }

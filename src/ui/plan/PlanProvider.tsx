@@ -9,13 +9,12 @@ import {
   useSyncExternalStore,
   type ReactNode,
 } from 'react';
-import type { Draft } from '@/core/plan/history';
 import { formatterFor, type Formatter } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/parse';
 import { enterPhone, type Phone } from '@/ui/phone/phone';
 import { afterPaint } from './afterPaint';
 import { keptForTab } from './keptForTab';
-import { PlanStore, type PlanShown, type Saving } from './planStore';
+import { PlanStore, type PlanShown, type SavedPlan, type Saving } from './planStore';
 
 interface Value {
   store: PlanStore;
@@ -34,7 +33,7 @@ const PlanContext = createContext<Value | null>(null);
 export function PlanProvider(props: {
   accountId: string;
   tripId: string;
-  initial: { draft: Draft; revision: number };
+  initial: SavedPlan;
   units: UnitSystem;
   children: ReactNode;
 }) {
@@ -141,11 +140,11 @@ function useKeptTrip(store: PlanStore, units: UnitSystem, openPhone: () => Promi
     let timer: ReturnType<typeof setTimeout> | undefined;
     let kept = -1;
     const keep = () => {
-      const { draft, revision } = store.getSaved();
-      if (revision === kept) return;
-      kept = revision;
+      const saved = store.getSaved();
+      if (saved.revision === kept) return;
+      kept = saved.revision;
       openPhone()
-        .then((phone) => phone.keepTrip({ tripId: store.tripId, units, draft, revision, keptAt: Date.now() }))
+        .then((phone) => phone.keepTrip({ tripId: store.tripId, units, ...saved, keptAt: Date.now() }))
         // Without room the trip needs a network, as it did before.
         .catch(() => undefined);
     };

@@ -2,6 +2,7 @@ import { applyEdit } from '@/core/plan/apply';
 import { editLabel, type Edit } from '@/core/plan/edit';
 import { evaluate, type Evaluation } from '@/core/evaluation/evaluate';
 import { changeDraft, type Change, type Draft } from '@/core/plan/history';
+import { fail } from '@/core/result';
 import { formatterFor } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/parse';
 
@@ -32,6 +33,8 @@ export interface Saving {
   unsaved: number;
   /** The last thing that could not be done, as a sentence; cleared by the next change. */
   problem: string | null;
+  /** When the trip set out; null while it is planned. From then on nothing in it changes. */
+  departedAt: string | null;
   /** A change that the server will never take, as text to be copied; it is no longer in the plan. */
   refused: string | null;
 }
@@ -46,11 +49,19 @@ export interface Surroundings {
   makeId: () => string;
 }
 
+/** A trip's plan as the server has it. */
+export interface SavedPlan {
+  draft: Draft;
+  revision: number;
+  departedAt?: string;
+}
+
 interface Kept {
   revision: number;
   changes: Change[];
 }
 
+const HAS_SET_OUT = 'This trip has set out; its plan stays as it was then.';
 const FIRST_RETRY_MS = 1000;
 const LONGEST_RETRY_MS = 30_000;
 /** Answers that say "not now": too slow, too early, too many. */
@@ -62,7 +73,7 @@ const TRY_AGAIN = new Set([408, 425, 429]);
  * reloads too, until it is saved or the rider lets it go.
  */
 export class PlanStore {
-  private saved: { draft: Draft; revision: number };
+  private saved: SavedPlan;
   private queue: Change[] = [];
   private draft: Draft;
   private save: SaveState = { kind: 'saved' };
@@ -83,7 +94,7 @@ export class PlanStore {
 
   constructor(
     readonly tripId: string,
-    initial: { draft: Draft; revision: number },
+    initial: SavedPlan,
     private units: UnitSystem,
     private readonly surroundings: Surroundings,
   ) {
@@ -100,7 +111,7 @@ export class PlanStore {
   readonly getShown = (): PlanShown => this.shown;
   readonly getSaving = (): Saving => this.saving;
   /** The plan as the server has it, as far as this tab knows. */
-  readonly getSaved = (): { draft: Draft; revision: number } => this.saved;
+  readonly getSaved = (): SavedPlan => this.saved;
 
   /** Takes up what an earlier life of this tab could not save. Call once in the browser. */
   start(): void {
@@ -145,7 +156,7 @@ export class PlanStore {
   }
 
   private take(change: Change): boolean {
-    const next = changeDraft(this.draft, change);
+    const next = this.saved.departedAt === undefined ? changeDraft(this.draft, change) : fail(HAS_SET_OUT);
     if (!next.ok) {
       this.problem = next.error;
       this.changed();
@@ -202,10 +213,10 @@ export class PlanStore {
     this.changed();
   }
 
-  private async fetchDraft(): Promise<{ draft: Draft; revision: number }> {
+  private async fetchDraft(): Promise<SavedPlan> {
     const response = await this.surroundings.fetch(`/api/trips/${this.tripId}`);
     if (!response.ok) throw new Error(((await response.json()) as { error?: string }).error);
-    return (await response.json()) as { draft: Draft; revision: number };
+    return (await response.json()) as SavedPlan;
   }
 
   /** Sends one change; true when the next can follow. */
@@ -273,7 +284,7 @@ export class PlanStore {
    * no longer suit are named in `problem`.
    */
   async reload(keepMine: boolean): Promise<boolean> {
-    let found: { draft: Draft; revision: number };
+    let found: SavedPlan;
     try {
       found = await this.fetchDraft();
     } catch (error) {
@@ -358,11 +369,13 @@ export class PlanStore {
   private makeSaving(): Saving {
     const { save, problem, refused, saving } = this;
     const unsaved = this.queue.length;
+    const departedAt = this.saved.departedAt ?? null;
     const same =
       saving?.save === save &&
       saving.unsaved === unsaved &&
       saving.problem === problem &&
+      saving.departedAt === departedAt &&
       saving.refused === refused;
-    return same ? saving : { save, unsaved, problem, refused };
+    return same ? saving : { save, unsaved, problem, departedAt, refused };
   }
 }

@@ -1,10 +1,11 @@
 'use client';
 
 import { Button, CopyButton } from '@mantine/core';
-import { useState } from 'react';
+import { useState, useSyncExternalStore } from 'react';
 import { planFileText } from '@/core/formats/planFile';
 import type { Plan } from '@/core/plan/plan';
 import { usePlanContext, useSaving } from '@/ui/plan/PlanProvider';
+import { ask } from '@/ui/shared/ask';
 import { saveFile } from '@/ui/shared/saveFile';
 import styles from './SaveNotice.module.css';
 
@@ -32,7 +33,7 @@ export function SaveState() {
 /** What stands between the rider's changes and the server, and what to do about it. */
 export function SaveNotice() {
   const { store } = usePlanContext();
-  const { save, unsaved, problem, refused } = useSaving();
+  const { save, unsaved, problem, refused, departedAt } = useSaving();
   const [busy, setBusy] = useState(false);
   const during = async (work: () => Promise<unknown>) => {
     setBusy(true);
@@ -41,6 +42,7 @@ export function SaveNotice() {
   };
   return (
     <>
+      {departedAt !== null && <Departed at={departedAt} />}
       {save.kind === 'waiting' && (
         <div className={styles.notice} role="alert">
           <span>
@@ -119,5 +121,49 @@ export function SaveNotice() {
         </div>
       )}
     </>
+  );
+}
+
+const never = () => () => undefined;
+const A_DAY_MS = 86_400_000;
+
+/** That the trip has set out, and within a day of it the way back. */
+function Departed({ at }: { at: string }) {
+  const { store } = usePlanContext();
+  const [problem, setProblem] = useState<string | null>(null);
+  const [busy, setBusy] = useState(false);
+  // By this computer's clock and time zone, which the server does not know.
+  const isInBrowser = useSyncExternalStore(
+    never,
+    () => true,
+    () => false,
+  );
+  const [now] = useState(() => Date.now());
+  if (!isInBrowser) return null;
+  const back = async () => {
+    setBusy(true);
+    const failed = await ask('DELETE', `/api/trips/${store.tripId}/departure`);
+    setProblem(failed);
+    if (failed === null) await store.reload(true);
+    setBusy(false);
+  };
+  return (
+    <div className={styles.notice} role="note" aria-label="Departure">
+      <span>
+        This trip set out on{' '}
+        {new Date(at).toLocaleString('en-GB', {
+          day: 'numeric',
+          month: 'long',
+          hour: '2-digit',
+          minute: '2-digit',
+        })}
+        . Its plan stays as it was then. {problem}
+      </span>
+      {now - Date.parse(at) < A_DAY_MS && (
+        <Button size="compact-sm" variant="default" loading={busy} onClick={() => void back()}>
+          Back to planning
+        </Button>
+      )}
+    </div>
   );
 }
