@@ -26,7 +26,10 @@ export async function readEarlierTests(client: Client, accountId: string, tripId
   return rows.map(entryOf).filter((entry) => entry.kind === 'tested');
 }
 
-/** Adds what was recorded; what is there already stays as it is. False where there is no such trip. */
+/**
+ * Adds what was recorded; what is there already stays as it is. What a clock that is ahead recorded counts as now, in the order in
+ * which it was recorded. False where there is no such trip.
+ */
 export async function addEntries(
   client: Client,
   accountId: string,
@@ -37,7 +40,7 @@ export async function addEntries(
   if (!trip.rowCount) return false;
   await client.query(
     `insert into entry (account_id, trip_id, id, at, kind, data)
-     select $1, $2, id, least(at, now()), kind, data
+     select $1, $2, id, least(at, now() + row_number() over (order by at, id) * interval '1 millisecond'), kind, data
        from jsonb_to_recordset($3::jsonb) as recordset(id text, at timestamptz, kind text, data jsonb)
      on conflict (account_id, trip_id, id) do nothing`,
     [accountId, tripId, JSON.stringify(entries.map(({ id, at, kind, ...data }) => ({ id, at, kind, data })))],

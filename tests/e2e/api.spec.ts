@@ -341,3 +341,45 @@ test('the scale answers for this trip’s bike alone, and says what it was not a
   expect((await read('under=middle&rider=no')).status()).toBe(422);
   expect((await read('under=front&rider=no', 'none')).status()).toBe(404);
 });
+
+test('entries: a batch counts whole or not at all, once, from whichever phone, and by a clock that may be wrong', async ({
+  client,
+  rider,
+}) => {
+  const url = `/api/trips/${rider.tripId}/entries`;
+  const send = async (entries: unknown[]) => {
+    const response = await client.post(url, { data: { entries } });
+    return {
+      status: response.status(),
+      body: (await response.json()) as { entries?: object[]; error?: string },
+    };
+  };
+  const tick = (id: string, at: string, thingId: string, packed = true) => ({
+    id,
+    at,
+    kind: 'packed',
+    thingId,
+    packed,
+  });
+  const first = tick('a', '2026-04-16T06:30:00Z', 'mug');
+  // One that cannot be read spoils its batch, and says which.
+  const half = await send([first, { ...first, id: 'b', packed: 'yes' }]);
+  expect(half).toMatchObject({ status: 422, body: { error: expect.stringMatching(/entries|packed/) } });
+  expect((await send([])).body.entries).toEqual([]);
+  // Twice, and the later one first.
+  const later = tick('c', '2026-04-16T06:31:00Z', 'mug', false);
+  await send([later]);
+  await send([first, later]);
+  const { body } = await send([first]);
+  expect(body.entries).toMatchObject([{ id: 'a' }, { id: 'c' }]);
+  // A clock that is years ahead counts as now, and not after everything that will ever be recorded.
+  const ahead = await send([
+    tick('z', '2199-01-01T00:00:00Z', 'pot'),
+    tick('d', '2199-01-01T00:00:09Z', 'pot', false),
+  ]);
+  const all = ahead.body.entries as { id: string; at: string }[];
+  expect(all.map(({ id }) => id)).toEqual(['a', 'c', 'z', 'd']);
+  expect(Date.parse(all.at(-1)!.at)).toBeLessThanOrEqual(Date.now() + 1000);
+  const gone = await client.post('/api/trips/not-there/entries', { data: { entries: [first] } });
+  expect(gone.status()).toBe(404);
+});

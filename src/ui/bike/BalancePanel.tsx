@@ -6,6 +6,7 @@ import { bareBike, readingDoubts, riderCentre } from '@/core/bike/balance';
 import type { Bike, WheelReadings } from '@/core/bike/bike';
 import { measure } from '@/core/units/measures';
 import { usePlan } from '@/ui/plan/PlanProvider';
+import { readScale } from '@/ui/shared/readScale';
 import { QuantityField } from '@/ui/shared/QuantityField';
 import { FillTable } from './FillTable';
 import styles from './Fields.module.css';
@@ -45,14 +46,9 @@ export function BalancePanel({ bike }: { bike: Bike }) {
     setReading(key);
     setFailed(null);
     try {
-      const response = await fetch(`/api/trips/${store.tripId}/scale?under=${under}&rider=${rider}`);
-      const answer = (await response.json()) as { massG?: number; error?: string };
-      if (!response.ok || answer.massG === undefined) throw new Error(answer.error);
-      take({ [key]: answer.massG });
+      take({ [key]: await readScale(store.tripId, { under, rider }) });
     } catch (error) {
-      setFailed(
-        `The scale does not answer. ${(error as Error).message || 'Gorvin cannot be reached.'} Type the figure instead.`,
-      );
+      setFailed((error as Error).message);
     } finally {
       setReading(null);
     }

@@ -1,10 +1,12 @@
 'use client';
 
 import { Button } from '@mantine/core';
+import { useState } from 'react';
 import type { Bag } from '@/core/bag/bag';
 import { correctedMasses, partsOf } from '@/core/commands/weighPackedBag';
 import { doubtfulReading } from '@/core/weighing/doubtfulReading';
 import { weighedBag } from '@/core/weighing/weighedBag';
+import { readScale } from '@/ui/shared/readScale';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import { QuantityField } from '@/ui/shared/QuantityField';
 import styles from './PackStage.module.css';
@@ -31,6 +33,14 @@ export function WeighBag({ bag, readingG, onWeigh }: Props) {
   const over = readingG === null ? 0 : readingG - bag.massG - limitG;
   const correction = readingG === null || isDoubtful ? null : correctedMasses(bag, things, corrected);
   const reasons = readingG === null ? [] : doubtfulReading(parts, bag.id, readingG, 2 * errorG);
+  const [reading, setReading] = useState(false);
+  const [failed, setFailed] = useState<string | null>(null);
+  const read = async () => {
+    setReading(true);
+    setFailed(null);
+    await readScale(store.tripId, { bag: bag.id }).then(onWeigh, (error: Error) => setFailed(error.message));
+    setReading(false);
+  };
   return (
     <div className={styles.weigh}>
       <QuantityField
@@ -42,6 +52,10 @@ export function WeighBag({ bag, readingG, onWeigh }: Props) {
         hint={`Planned: ${format.mass(expectedG)} ± ${format.mass(errorG)}, the bag itself included`}
         onCommit={(massG) => massG !== null && onWeigh(massG)}
       />
+      <Button size="compact-sm" variant="default" mt={4} loading={reading} onClick={() => void read()}>
+        Read the scale<span className="visually-hidden"> for {bag.name}</span>
+      </Button>
+      {failed && <p role="alert">{failed}</p>}
       {readingG !== null && (
         <p role="status">
           {isDoubtful

@@ -122,7 +122,7 @@ test('an entry that the server will not take is named, kept, and does not hold u
   const server = new FakeServer();
   const phone = server.phone();
   server.isDown = true;
-  server.refuses = { status: 400, thingId: 'pot' };
+  server.refuses = { status: 422, thingId: 'pot' };
   const store = phone.open();
   await settle();
   for (const thing of ['mug', 'pot', 'cup']) store.tick(thing, true);

@@ -40,6 +40,8 @@ export interface EntrySurroundings {
 type Recordable = Entry extends infer One ? (One extends Entry ? Omit<One, 'id' | 'at'> : never) : never;
 
 const RETRY_MS = 5000;
+/** Answers that sending the same again would not change. */
+const REFUSED = new Set([400, 413, 422]);
 const NOTHING: Recorded = {
   packed: new Set(),
   readings: new Map(),
@@ -149,8 +151,8 @@ export class EntryStore {
         const body = (await response.json()) as { entries?: Entry[]; error?: string };
         if (response.ok && body.entries) this.taken(batch, body.entries);
         // One entry that the server cannot take must not hold up the others.
-        else if (response.status === 400 && batch.length > 1) most = 1;
-        else if (response.status === 400 && batch.length === 1) {
+        else if (REFUSED.has(response.status) && batch.length > 1) most = 1;
+        else if (REFUSED.has(response.status) && batch.length === 1) {
           this.refused.push(this.unsent.shift()!);
           this.stuck(`The server did not take an entry: ${body.error ?? 'it says no more'}`);
         } else if (response.status === 404)
