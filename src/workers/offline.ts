@@ -1,4 +1,4 @@
-import { NavigationRoute, Serwist, type PrecacheEntry } from 'serwist';
+import { NavigationRoute, Serwist, type PrecacheEntry, type SerwistPlugin } from 'serwist';
 
 /**
  * The service worker. It keeps Gorvin's scripts, styles and one empty page, and nothing of any account: what an account keeps is in
@@ -11,9 +11,17 @@ const EMPTY_PAGE = '/offline';
 /** Longer than a slow page takes; on a weak network the rider is not left waiting for what is on the phone. */
 const PATIENCE_MS = 8000;
 
+/**
+ * A worker takes its address from the answer, where that has one, and then lacks what came after the "#": what the bundler tells it there.
+ * A new answer has no address.
+ */
+const withoutAddress: SerwistPlugin = {
+  handlerWillRespond: async ({ response }) => new Response(response.body, response),
+};
+
 const serwist = new Serwist({
   precacheEntries: FILES,
-  precacheOptions: { cleanupOutdatedCaches: true },
+  precacheOptions: { cleanupOutdatedCaches: true, plugins: [withoutAddress] },
   skipWaiting: true,
   clientsClaim: true,
 });

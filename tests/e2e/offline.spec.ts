@@ -5,7 +5,7 @@ import path from 'node:path';
 import { chromium, type BrowserContext, type Page } from '@playwright/test';
 import { CHROMIUM_FLAGS } from '../../scripts/lib/browser';
 import { CHROMIUM } from '../../scripts/lib/system';
-import { expect, pool, put, test as base } from './journey';
+import { expect, loaded, pool, put, test as base } from './journey';
 
 /** A cable between a phone and the server. Out, it is out for everything, the service worker's own requests too. */
 class Cable {
@@ -147,6 +147,15 @@ test('without a network: twenty things ticked off, two bags weighed, one left at
   // The other stages too.
   await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: /Kit/ }).click();
   await expect(page.getByRole('heading', { name: 'Kit' })).toBeVisible();
+  // And the loader, which works in threads of its own.
+  await page.goto(`/trips/${rider.tripId}/load`);
+  await page
+    .getByRole('main')
+    .getByRole('button', { name: /^Load for me/ })
+    .first()
+    .click();
+  await loaded(page);
+  await page.getByRole('button', { name: /^Undo/ }).click();
   await page.goto('/');
   await page.getByRole('link', { name: plan.trip.name }).click();
   await expect(progress()).toHaveText(allPacked);

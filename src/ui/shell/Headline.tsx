@@ -27,7 +27,9 @@ export function Headline() {
           variant="default"
           onClick={() => {
             if ('edit' in next) return void store.edit(next.edit);
-            router.push(`/trips/${store.tripId}/${'go' in next ? next.go : 'load'}`);
+            const stage = 'go' in next ? next.go : 'load';
+            // Without a network even a way to where one is loads the page anew, and ends the search.
+            if (!path.endsWith(`/${stage}`)) router.push(`/trips/${store.tripId}/${stage}`);
             if ('action' in next) run();
           }}
         >
