@@ -39,7 +39,7 @@ module.exports = {
       from: { path: '^src/core/' },
       to: {
         dependencyTypesNot: ['local', 'localmodule', 'aliased', 'aliased-tsconfig', 'type-only'],
-        pathNot: ['node_modules/(zod|papaparse)/', '^src/core/'],
+        pathNot: ['node_modules/(zod|papaparse|saxes|suncalc)/', '^src/core/'],
       },
     },
     only(

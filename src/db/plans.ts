@@ -2,6 +2,7 @@ import { LRUCache } from 'lru-cache';
 import { decisionsOf, type Decisions, type Thing } from '@/core/kit/thing';
 import { parsePlanValue } from '@/core/formats/planFile';
 import { fellowSchema, PLAN_VERSION, type LoadEntry, type Plan, type Rider } from '@/core/plan/plan';
+import { routeSchema } from '@/core/trip/route/route';
 import type { Trip } from '@/core/trip/trip';
 import { allCompartments } from '@/core/plan/riders';
 import { tableOf } from './columns';
@@ -33,12 +34,14 @@ const RIDER = tableOf<Rider>(
     kneeGapMm: 'double precision',
     inseamMm: 'double precision',
     shoeMm: 'double precision',
+    powerW: 'double precision',
   },
   'rider_',
 );
 interface TripRow extends Record<string, unknown> {
   wishes: Plan['wishes'];
   fellows: unknown[];
+  route: unknown;
   bike_id: string | null;
   revision: number;
   version: string;
@@ -92,7 +95,7 @@ export async function readPlan(
 ): Promise<StoredPlan | null> {
   const key = [accountId, tripId];
   const trips = await client.query<TripRow>(
-    `select ${TRIP.select('trip')}, ${RIDER.select('trip')}, wishes, fellows, bike_id, revision, departed, departed_at, xmin::text as version
+    `select ${TRIP.select('trip')}, ${RIDER.select('trip')}, wishes, fellows, route, bike_id, revision, departed, departed_at, xmin::text as version
        from trip where account_id = $1 and id = $2`,
     key,
   );
@@ -144,6 +147,7 @@ export async function readPlan(
         })),
       wishes: trip.wishes,
       fellows,
+      route: trip.route === null ? null : routeSchema.parse(trip.route),
     },
   };
   remember(accountId, tripId, stored);
@@ -178,9 +182,10 @@ export async function updatePlan(
 ): Promise<Pick<StoredPlan, 'revision' | 'version'> & { others: { id: string; revision: number }[] }> {
   if (after.bike && differs(before.bike, after.bike))
     await saveBike(client, accountId, after.bike, before.bike?.id === after.bike.id ? 'change' : 'keep');
-  const { trip, rider, wishes, fellows } = after;
+  const { trip, rider, wishes, fellows, route } = after;
   const isSame =
     !differs([before.trip, before.rider, before.wishes, before.fellows], [trip, rider, wishes, fellows]) &&
+    (before.route === route || !differs(before.route, route)) &&
     before.bike?.id === after.bike?.id;
   const { rows } = await client.query<Pick<StoredPlan, 'revision' | 'version'>>(
     isSame
@@ -188,7 +193,7 @@ export async function updatePlan(
          returning revision, xmin::text as version`
       : `${INSERT_TRIP}
          on conflict (account_id, id) do update set ${TRIP.updates}, ${RIDER.updates}, wishes = excluded.wishes,
-           fellows = excluded.fellows, bike_id = excluded.bike_id, revision = trip.revision + 1, updated_at = now()
+           fellows = excluded.fellows, route = excluded.route, bike_id = excluded.bike_id, revision = trip.revision + 1, updated_at = now()
          returning revision, xmin::text as version`,
     isSame ? [accountId, tripId] : tripValues(accountId, tripId, after),
   );
@@ -198,19 +203,20 @@ export async function updatePlan(
 }
 
 const INSERT_TRIP = `
-  insert into trip (account_id, id, wishes, fellows, bike_id, ${TRIP.columns}, ${RIDER.columns})
-  select $1, $2, $3, $4, $5, ${TRIP.values}, ${RIDER.values}
-    from jsonb_to_recordset($6::jsonb) as recordset(${TRIP.recordset}, ${RIDER.recordset})`;
+  insert into trip (account_id, id, wishes, fellows, route, bike_id, ${TRIP.columns}, ${RIDER.columns})
+  select $1, $2, $3, $4, $5, $6, ${TRIP.values}, ${RIDER.values}
+    from jsonb_to_recordset($7::jsonb) as recordset(${TRIP.recordset}, ${RIDER.recordset})`;
 
 const tripValues = (
   accountId: string,
   tripId: string,
-  { trip, rider, bike, wishes, fellows }: Plan,
+  { trip, rider, bike, wishes, fellows, route }: Plan,
 ): unknown[] => [
   accountId,
   tripId,
   JSON.stringify(wishes),
   JSON.stringify(fellows),
+  route && JSON.stringify(route),
   bike?.id ?? null,
   JSON.stringify([{ ...TRIP.row(trip), ...RIDER.row(rider) }]),
 ];

@@ -100,6 +100,14 @@ export const buildSchema = z.object({
     .describe('Free width between levers, or between the drops'),
   brakes: z.enum(BRAKES).default('disc'),
   gears: z.enum(GEARS).default('derailleur, one ring'),
+  smallestRingTeeth: z
+    .union([z.int().min(16).max(60), z.null()])
+    .default(null)
+    .describe('Teeth of the smallest chainring'),
+  largestCogTeeth: z
+    .union([z.int().min(11).max(60), z.null()])
+    .default(null)
+    .describe('Teeth of the largest sprocket'),
   hoses: z.enum(HOSES).default('under the down tube'),
   hosesAhead: z.boolean().default(true).describe('Hoses or cables pass in front of the head tube'),
   frameMaterial: z.enum(MATERIALS).default('not known'),

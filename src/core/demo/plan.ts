@@ -22,11 +22,12 @@ export const demoPlan = (): Plan => ({
     filling: 'by when it is wanted',
     surface: 'gravel',
   },
-  rider: { massG: 74_000, kneeGapMm: null, inseamMm: 815, shoeMm: null },
+  rider: { massG: 74_000, kneeGapMm: null, inseamMm: 815, shoeMm: null, powerW: null },
   bike: HARDTAIL,
   bags: [...DEMO_BAGS],
   things: [...DEMO_THINGS],
   load: [],
   wishes: [],
   fellows: [],
+  route: null,
 });

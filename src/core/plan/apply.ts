@@ -186,6 +186,18 @@ function applySimple(plan: Plan, edit: SimpleEdit): SimpleResult {
         plan: { ...plan, wishes: edit.wishes },
         inverse: [{ kind: 'set wishes', wishes: plan.wishes }],
       });
+    case 'set route':
+      return ok({
+        plan: { ...plan, route: edit.route },
+        inverse: [{ kind: 'set route', route: plan.route }],
+      });
+    case 'change route': {
+      if (!plan.route) return fail('This trip has no route any more.');
+      return ok({
+        plan: { ...plan, route: { ...plan.route, ...edit.patch } },
+        inverse: [{ kind: 'change route', patch: pick(plan.route, keysOf(edit.patch)) }],
+      });
+    }
     case 'set fellows': {
       const next = { ...plan, fellows: edit.fellows };
       const broken = brokenReferences({ ...next, load: [] })[0];

@@ -5,6 +5,7 @@ import { decisionsSchema, ownedThingSchema, thingSchema } from '@/core/kit/thing
 import { idSchema } from '@/core/units/measures';
 import { isOneLine } from '@/core/units/text';
 import { LIMITS } from './limits';
+import { routePatchSchema, routeSchema } from '@/core/trip/route/route';
 import { tripSchema } from '@/core/trip/trip';
 import { fellowSchema, riderSchema, wishSchema, type Plan } from './plan';
 
@@ -67,6 +68,8 @@ const simpleEditSchema = z.discriminatedUnion('kind', [
   }),
   z.object({ kind: z.literal('remove things'), ids: z.array(idSchema).max(LIMITS.things) }),
   z.object({ kind: z.literal('set wishes'), wishes: z.array(wishSchema).max(LIMITS.wishes) }),
+  z.object({ kind: z.literal('set route'), route: routeSchema.nullable() }),
+  z.object({ kind: z.literal('change route'), patch: routePatchSchema }),
   z.object({ kind: z.literal('set fellows'), fellows: z.array(fellowSchema).max(LIMITS.fellows) }),
   z.object({ kind: z.literal('place'), moves: z.array(moveSchema).max(LIMITS.things) }),
 ]);
@@ -144,6 +147,10 @@ export function editLabel(plan: Plan, edit: Edit): string {
     }
     case 'set wishes':
       return 'Wishes for the loader';
+    case 'set route':
+      return edit.route ? `Route: ${edit.route.name}` : 'Route removed';
+    case 'change route':
+      return `Route: ${Object.keys(edit.patch).map(fieldWords).join(', ')}`;
     case 'set fellows': {
       const joined = edit.fellows.find(({ id }) => !plan.fellows.some((known) => known.id === id));
       if (joined) return `${joined.name} rides along`;
@@ -186,6 +193,6 @@ export function compartmentName(plan: Plan, compartmentId: string): string {
 
 const fieldWords = (field: string): string =>
   field
-    .replace(/(C|G|Mm|Ml)$/, '')
+    .replace(/(C|G|Mm|Ml|Min)$/, '')
     .replace(/([A-Z])/g, ' $1')
     .toLowerCase();

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { bagSchema } from '@/core/bag/bag';
 import { bikeSchema } from '@/core/bike/bike';
 import { thingSchema } from '@/core/kit/thing';
+import { routeSchema } from '@/core/trip/route/route';
 import { tripSchema } from '@/core/trip/trip';
 import { idSchema, measure, nameSchema } from '@/core/units/measures';
 import { LIMITS } from './limits';
@@ -22,6 +23,10 @@ export const riderSchema = z.object({
     .union([measure('mm', 200, 360), z.null()])
     .default(null)
     .describe('Length of the riding shoe; null takes a default'),
+  powerW: z
+    .union([measure('W', 40, 500), z.null()])
+    .default(null)
+    .describe('Power the rider keeps up all day; null takes a default'),
 });
 export type Rider = z.infer<typeof riderSchema>;
 
@@ -94,6 +99,7 @@ export const planSchema = z.object({
   load: z.array(loadEntrySchema).max(LIMITS.things),
   wishes: z.array(wishSchema).max(LIMITS.wishes).default([]),
   fellows: z.array(fellowSchema).max(LIMITS.fellows, `At most ${LIMITS.fellows} fellow riders.`).default([]),
+  route: z.union([routeSchema, z.null()]).default(null).describe('The way that is ridden; null without one'),
 });
 
 /** One trip as a value. */
@@ -157,13 +163,14 @@ export const emptyPlan = (name: string): Plan => ({
     filling: 'by when it is wanted',
     surface: 'gravel',
   },
-  rider: { massG: 75_000, kneeGapMm: null, inseamMm: null, shoeMm: null },
+  rider: { massG: 75_000, kneeGapMm: null, inseamMm: null, shoeMm: null, powerW: null },
   bike: null,
   bags: [],
   things: [],
   load: [],
   wishes: [],
   fellows: [],
+  route: null,
 });
 
 /**

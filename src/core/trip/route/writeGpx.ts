@@ -1,0 +1,56 @@
+import { lineOf, type Route } from './route';
+
+const ESCAPES: Record<string, string> = {
+  '&': '&amp;',
+  '<': '&lt;',
+  '>': '&gt;',
+  '"': '&quot;',
+  "'": '&apos;',
+};
+const escaped = (text: string): string =>
+  text
+    .replace(/[&<>"']/g, (letter) => ESCAPES[letter]!)
+    .replace(/[^\t\n\r\u0020-\ud7ff\ue000-\ufffd\u{10000}-\u{10ffff}]/gu, '');
+
+/** A part of a route that is written as one track. */
+export interface Leg {
+  name: string;
+  fromM: number;
+  toM: number;
+}
+
+/**
+ * The route as GPX 1.1: every place as a waypoint, and one track for the whole or one for each day.
+ *
+ * @param legs the tracks to write; each takes the points from its start to its end
+ */
+export function writeGpx(route: Route, legs: readonly Leg[]): string {
+  const { lat, lon, height, stepM } = lineOf(route);
+  const degrees = (value: number) => value.toFixed(6);
+  const waypoints = route.places.map(
+    (place) =>
+      `  <wpt lat="${degrees(place.lat)}" lon="${degrees(place.lon)}">\n    <name>${escaped(place.name)}</name>${
+        place.note ? `\n    <desc>${escaped(place.note)}</desc>` : ''
+      }\n    <sym>${escaped(place.kind)}</sym>\n    <type>${escaped(place.kind)}</type>\n  </wpt>`,
+  );
+  const tracks = legs.map(({ name, fromM, toM }) => {
+    const points: string[] = [];
+    for (
+      let i = Math.ceil(fromM / stepM - 1e-6);
+      i <= Math.min(lat.length - 1, Math.floor(toM / stepM + 1e-6));
+      i += 1
+    )
+      points.push(
+        `      <trkpt lat="${degrees(lat[i]!)}" lon="${degrees(lon[i]!)}"><ele>${height[i]!.toFixed(1)}</ele></trkpt>`,
+      );
+    return `  <trk>\n    <name>${escaped(name)}</name>\n    <trkseg>\n${points.join('\n')}\n    </trkseg>\n  </trk>`;
+  });
+  return `<?xml version="1.0" encoding="UTF-8"?>
+<gpx version="1.1" creator="Gorvin" xmlns="http://www.topografix.com/GPX/1/1" xmlns:xsi="http://www.w3.org/2001/XMLSchema-instance" xsi:schemaLocation="http://www.topografix.com/GPX/1/1 http://www.topografix.com/GPX/1/1/gpx.xsd">
+  <metadata>
+    <name>${escaped(route.name)}</name>
+  </metadata>
+${[...waypoints, ...tracks].join('\n')}
+</gpx>
+`;
+}
