@@ -20,6 +20,7 @@ import { outOfReach } from './outOfReach';
 import { bagOverMass, bikeOverMass, bodyOverMass, compartmentOverMass } from './overMass';
 import { outsideThings } from './outside';
 import { overVolume } from './overVolume';
+import { arrivesLate, daysWithoutPlace, dryCamp, walkedUp } from './route';
 import { scented } from './scented';
 import { sideImbalance } from './sideImbalance';
 import { statedLitres } from './statedLitres';
@@ -45,6 +46,10 @@ export const CHECKS: readonly Check[] = [
   noWater,
   noLight,
   noRepair,
+  arrivesLate,
+  daysWithoutPlace,
+  dryCamp,
+  walkedUp,
   unloaded,
   leftBehind,
   sideImbalance,

@@ -2,6 +2,7 @@ import { PLAN_VERSION, type Plan } from '@/core/plan/plan';
 import { DEMO_BAGS } from './bags';
 import { HARDTAIL } from './bikes';
 import { DEMO_THINGS } from './kit';
+import { DEMO_ROUTE } from './route';
 
 /**
  * The demo: a made-up three-day, two-night spring loop over a limestone plateau and along a river valley, with
@@ -29,5 +30,5 @@ export const demoPlan = (): Plan => ({
   load: [],
   wishes: [],
   fellows: [],
-  route: null,
+  route: DEMO_ROUTE,
 });

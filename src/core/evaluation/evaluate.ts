@@ -125,6 +125,8 @@ function stageState(stage: Stage, facts: Facts, findings: readonly Finding[], fo
 function stageFact(stage: Stage, { plan, totals, floor, compartments }: Facts, format: Formatter): string {
   switch (stage) {
     case 'trip':
+      if (plan.route)
+        return `${plan.trip.nights + 1 === 1 ? '1 day' : `${plan.trip.nights + 1} days`}, ${format.distance(plan.route.lengthM)}`;
       return `${plan.trip.nights === 1 ? '1 night' : `${plan.trip.nights} nights`}, ${format.temperature(plan.trip.nightMinimumC)}`;
     case 'bike':
       return plan.bags.length ? `${plan.bags.length} bags, ${format.volume(totals.capacityMl)}` : 'No bags';

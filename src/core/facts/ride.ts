@@ -46,6 +46,8 @@ export interface RideDay extends Climb, SunTimes {
 export interface Ride {
   route: Route;
   line: Line;
+  /** Where no stretch says otherwise. */
+  ground: Ground;
   places: PlaceOnRoute[];
   days: RideDay[];
   /** The days are suggested, not set by the rider. */
@@ -208,6 +210,7 @@ function findRide(facts: Given, route: Route): Ride {
   return {
     route,
     line,
+    ground: DEFAULT_GROUND[trip.surface],
     days,
     places: places.map(({ place, alongM, offM }) => {
       const index = Math.max(

@@ -61,6 +61,33 @@ export function formatTemperature(celsius: number, units: UnitSystem): string {
 export const formatMoment = (kgM: number, units: UnitSystem): string =>
   units === 'metric' ? `${fixed(kgM, 2)} kg·m` : `${fixed(kgM / (0.45359237 * 0.3048), 1)} lb·ft`;
 
+/** A way to ride. @example formatDistance(28_677, 'metric') // '28.7 km'; formatDistance(28_677, 'imperial') // '17.8 mi' */
+export function formatDistance(metres: number, units: UnitSystem): string {
+  const [value, unit] = units === 'metric' ? [metres / 1000, 'km'] : [metres / 1609.344, 'mi'];
+  return `${fixed(value, Math.abs(value) < 99.95 ? 1 : 0)} ${unit}`;
+}
+
+/** Height climbed or above the sea. @example formatHeight(600.8, 'imperial') // '1971 ft' */
+export const formatHeight = (metres: number, units: UnitSystem): string =>
+  units === 'metric' ? `${fixed(metres, 0)} m` : `${fixed(metres / 0.3048, 0)} ft`;
+
+/** A time of day from minutes after midnight. @example clock(1270) // '21:10'; clock(1450) // '0:10 the next day' */
+export function clock(minutes: number): string {
+  const whole = Math.round(minutes);
+  const text = `${Math.floor(whole / 60) % 24}:${String(whole % 60).padStart(2, '0')}`;
+  return whole < 1440
+    ? text
+    : `${text} ${whole < 2880 ? 'the next day' : `${Math.floor(whole / 1440)} days later`}`;
+}
+
+/** @example duration(7500) // '2 h 05 min'; duration(300) // '5 min' */
+export function duration(seconds: number): string {
+  const minutes = Math.round(seconds / 60);
+  return minutes < 60
+    ? `${minutes} min`
+    : `${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, '0')} min`;
+}
+
 /** The formatters bound to one rider's choice, handed to whatever writes sentences. */
 export interface Formatter {
   mass(massG: number): string;
@@ -69,6 +96,8 @@ export interface Formatter {
   pressure(kpa: number): string;
   temperature(celsius: number): string;
   moment(kgM: number): string;
+  distance(metres: number): string;
+  height(metres: number): string;
 }
 
 export const formatterFor = (units: UnitSystem): Formatter => ({
@@ -78,6 +107,8 @@ export const formatterFor = (units: UnitSystem): Formatter => ({
   pressure: (kpa) => formatPressure(kpa, units),
   temperature: (celsius) => formatTemperature(celsius, units),
   moment: (kgM) => formatMoment(kgM, units),
+  distance: (metres) => formatDistance(metres, units),
+  height: (metres) => formatHeight(metres, units),
 });
 
 /** A difference with its sign always shown: "+120 g", "−0.30 l", "±0". */

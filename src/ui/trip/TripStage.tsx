@@ -2,6 +2,7 @@
 
 import { TextInput } from '@mantine/core';
 import dynamic from 'next/dynamic';
+import { DEFAULT_POWER_W } from '@/core/ride/power';
 import { riderSchema } from '@/core/plan/plan';
 import { COOKING, FILLING_WORDS, FILLINGS, MOST_NIGHTS, RAIN, SLEEPING, type Trip } from '@/core/trip/trip';
 import { SURFACES } from '@/core/bike/tyrePressure';
@@ -11,6 +12,7 @@ import { CountField } from '@/ui/shared/CountField';
 import { RIDER_MASS } from '@/ui/shared/fieldUses';
 import { QuantityField } from '@/ui/shared/QuantityField';
 import { needsName, TextField } from '@/ui/shared/TextField';
+import { RouteSection } from './RouteSection';
 import styles from './TripStage.module.css';
 
 const Fellows = dynamic(() => import('./Fellows').then((module) => module.Fellows), { ssr: false });
@@ -88,6 +90,8 @@ export function TripStage() {
           onCommit={(value) => value !== null && set({ dayMaximumC: value })}
         />
       </section>
+      <h2 className={styles.sub}>Route</h2>
+      <RouteSection />
       <h2 className={styles.sub}>Rider and load</h2>
       <section className={styles.fields} aria-label="Rider and load">
         <QuantityField
@@ -98,6 +102,14 @@ export function TripStage() {
           schema={riderSchema.shape.massG}
           hint="Without what you wear from the kit. 74 kg, 163 lb"
           onCommit={(value) => value !== null && store.edit({ kind: 'set rider', patch: { massG: value } })}
+        />
+        <CountField
+          label="Watts you keep up all day"
+          value={rider.powerW ?? DEFAULT_POWER_W}
+          least={40}
+          most={500}
+          what="watts"
+          onCommit={(powerW) => store.edit({ kind: 'set rider', patch: { powerW } })}
         />
         <Choice
           label="Bags are filled"

@@ -14,6 +14,18 @@ export interface SunTimes {
  * @param date as 2027-04-16
  */
 export function sunTimes(date: string, lat: number, lon: number, timeZone: string): SunTimes {
+  // To a tenth of a degree, half a minute of the sun: days are timed anew with every change of the load.
+  const key = `${date} ${lat.toFixed(1)} ${lon.toFixed(1)} ${timeZone}`;
+  let times = known.get(key);
+  if (!times) {
+    if (known.size >= 200) known.clear();
+    known.set(key, (times = findSunTimes(date, lat, lon, timeZone)));
+  }
+  return times;
+}
+const known = new Map<string, SunTimes>();
+
+function findSunTimes(date: string, lat: number, lon: number, timeZone: string): SunTimes {
   // Noon by the sun at that place, so that the day meant is the one found.
   const noon = new Date(Date.parse(`${date}T12:00:00Z`) - (lon / 15) * 3_600_000);
   const times = getTimes(noon, lat, lon);
