@@ -1,4 +1,12 @@
-import { paceAlong, SHORT_CLIMB, stepClasses, sumAt, type Cyclist } from '@/core/ride/pace';
+import {
+  countClasses,
+  movingSeconds,
+  paceAlong,
+  SHORT_CLIMB,
+  stepClasses,
+  sumAt,
+  type Cyclist,
+} from '@/core/ride/pace';
 import { DEFAULT_POWER_W, ROLLING, steepestGradient } from '@/core/ride/power';
 import { splitDays } from '@/core/trip/days/splitDays';
 import { sunTimes, type SunTimes } from '@/core/trip/days/sun';
@@ -107,6 +115,7 @@ export function rideOf(facts: Given): Ride | null {
 const onRoutes = new WeakMap<Route, Map<Ground, OnRoute>>();
 interface OnRoute {
   classes: Uint16Array;
+  counts: Uint32Array;
   grounds: Uint8Array;
   places: { place: Place; alongM: number; offM: number }[];
 }
@@ -126,9 +135,11 @@ function onRoute(route: Route, line: Line, ground: Ground): OnRoute {
       Math.min(grounds.length, Math.round(to / line.stepM)),
     );
   });
+  const classes = stepClasses(line.height, line.stepM, (step) => GROUNDS[grounds[step]!]!);
   const found: OnRoute = {
     grounds,
-    classes: stepClasses(line.height, line.stepM, (step) => GROUNDS[grounds[step]!]!),
+    classes,
+    counts: countClasses(classes),
     places: route.places
       .map((place) => ({ place, ...nearestOnLine(line.lat, line.lon, line.stepM, place.lat, place.lon) }))
       .sort((a, b) => a.alongM - b.alongM),
@@ -154,10 +165,10 @@ function findRide(facts: Given, route: Route): Ride {
   const { trip } = facts.plan;
   const line = lineOf(route);
   const { stepM, lengthM } = line;
-  const { classes, grounds, places } = onRoute(route, line, DEFAULT_GROUND[trip.surface]);
+  const { classes, counts, grounds, places } = onRoute(route, line, DEFAULT_GROUND[trip.surface]);
   const cyclist = cyclistOf(facts);
-  const pace = paceAlong(classes, stepM, cyclist);
-  const heavier = paceAlong(classes, stepM, { ...cyclist, massKg: cyclist.massKg + 1 });
+  const pace = paceAlong(classes, stepM, cyclist, counts);
+  const heavier = movingSeconds(counts, stepM, { ...cyclist, massKg: cyclist.massKg + 1 });
   const waters = places.filter(
     ({ place, offM }) => place.kind === 'water' && place.water !== 'doubtful' && offM < NEAR_M,
   );
@@ -223,7 +234,7 @@ function findRide(facts: Given, route: Route): Ride {
     isSuggested: route.stops === null,
     problem,
     cyclist,
-    secondsPerKg: heavier.seconds.at(-1)! - pace.seconds.at(-1)!,
+    secondsPerKg: heavier - pace.seconds.at(-1)!,
     ...steepestOf(line, grounds, cyclist),
     walkedM: pace.walkedM.at(-1)!,
   };

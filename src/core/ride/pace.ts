@@ -46,6 +46,54 @@ export interface Pace {
   work: Float64Array;
 }
 
+/** What one step of each class takes. */
+interface ClassPace {
+  seconds: Float64Array;
+  joules: Float64Array;
+  walks: Uint8Array;
+}
+
+/** How many steps a route has of each class. */
+export function countClasses(classes: Uint16Array): Uint32Array {
+  const counts = new Uint32Array(SLOPES * GROUNDS.length);
+  for (const k of classes) counts[k]! += 1;
+  return counts;
+}
+
+function classPaces(
+  counts: Uint32Array,
+  stepM: number,
+  { massKg, powerW, developmentM }: Cyclist,
+): ClassPace {
+  const pace = {
+    seconds: new Float64Array(counts.length),
+    joules: new Float64Array(counts.length),
+    walks: new Uint8Array(counts.length),
+  };
+  GROUNDS.forEach((ground, g) => {
+    const steepest = steepestGradient(massKg, ROLLING[ground], SHORT_CLIMB * powerW, developmentM);
+    for (let s = 0; s < SLOPES; s += 1) {
+      const k = g * SLOPES + s;
+      if (counts[k] === 0) continue;
+      const slope = LEAST + s * CLASS;
+      const ridden = Math.min(speedAt(massKg, slope, ROLLING[ground], powerW), FASTEST_KMH[ground] / 3.6);
+      const walked = walkingSpeed(slope);
+      const isWalked = slope > steepest || ridden < walked;
+      pace.walks[k] = isWalked ? 1 : 0;
+      pace.seconds[k] = stepM / (isWalked ? walked : ridden);
+      // Rolling at the greatest speed asks for nothing.
+      pace.joules[k] = slope < -0.03 ? 0 : powerW * pace.seconds[k]!;
+    }
+  });
+  return pace;
+}
+
+/** Moving time of a whole route, in seconds, from how many steps it has of each class. */
+export function movingSeconds(counts: Uint32Array, stepM: number, cyclist: Cyclist): number {
+  const { seconds } = classPaces(counts, stepM, cyclist);
+  return seconds.reduce((sum, each, k) => sum + each * counts[k]!, 0);
+}
+
 /**
  * Moving time, metres walked and work along a route (methods, section 6). Each step is ridden at the steady speed of the rider's
  * power, downhill at most as fast as the ground allows; what is too steep for the lowest gear, or slower than walking, is walked.
@@ -53,28 +101,10 @@ export interface Pace {
 export function paceAlong(
   classes: Uint16Array,
   stepM: number,
-  { massKg, powerW, developmentM }: Cyclist,
+  cyclist: Cyclist,
+  counts: Uint32Array = countClasses(classes),
 ): Pace {
-  const used = new Uint8Array(SLOPES * GROUNDS.length);
-  for (const k of classes) used[k] = 1;
-  const seconds = new Float64Array(used.length);
-  const walks = new Uint8Array(used.length);
-  const joules = new Float64Array(used.length);
-  GROUNDS.forEach((ground, g) => {
-    const steepest = steepestGradient(massKg, ROLLING[ground], SHORT_CLIMB * powerW, developmentM);
-    for (let s = 0; s < SLOPES; s += 1) {
-      const k = g * SLOPES + s;
-      if (!used[k]) continue;
-      const slope = LEAST + s * CLASS;
-      const ridden = Math.min(speedAt(massKg, slope, ROLLING[ground], powerW), FASTEST_KMH[ground] / 3.6);
-      const walked = walkingSpeed(slope);
-      const isWalked = slope > steepest || ridden < walked;
-      walks[k] = isWalked ? 1 : 0;
-      seconds[k] = stepM / (isWalked ? walked : ridden);
-      // Rolling at the greatest speed asks for nothing.
-      joules[k] = slope < -0.03 ? 0 : powerW * seconds[k]!;
-    }
-  });
+  const { seconds, joules, walks } = classPaces(counts, stepM, cyclist);
   const n = classes.length + 1;
   const pace = { seconds: new Float64Array(n), walkedM: new Float64Array(n), work: new Float64Array(n) };
   for (let i = 0; i < classes.length; i += 1) {

@@ -16,6 +16,8 @@ import type { Ride } from '@/core/facts/ride';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import styles from './RouteSection.module.css';
 
+Chart.defaults.font.family = "'Source Sans 3 Variable', sans-serif";
+Chart.defaults.font.size = 13;
 Chart.register(LineController, LineElement, PointElement, LinearScale, Filler);
 
 /** So many points are drawn; more than a screen has columns. */

@@ -5,10 +5,8 @@ import L from 'leaflet';
 import { useEffect, useRef } from 'react';
 import type { Ride } from '@/core/facts/ride';
 import { nearestOnLine } from '@/core/trip/route/geo';
+import { PLACE_SIGNS } from './placeSigns';
 import styles from './RouteSection.module.css';
-
-/** What is drawn for a place: its first letter in a small sign. */
-const signOf = (kind: string): string => (kind === 'café' ? 'C' : kind.charAt(0).toUpperCase());
 
 interface Props {
   ride: Ride;
@@ -45,7 +43,7 @@ export function RouteMap({ ride, atM, onPoint }: Props) {
     }).addTo(made);
     for (const place of route.places)
       L.marker([place.lat, place.lon], {
-        icon: L.divIcon({ className: styles.sign, html: signOf(place.kind), iconSize: [20, 20] }),
+        icon: L.divIcon({ className: styles.sign, html: PLACE_SIGNS[place.kind], iconSize: [20, 20] }),
         title: `${place.name}: ${place.kind}`,
         alt: `${place.name}: ${place.kind}`,
         keyboard: false,
@@ -72,6 +70,7 @@ export function RouteMap({ ride, atM, onPoint }: Props) {
           title: `Night ${i + 1}`,
           alt: `Night ${i + 1}`,
           keyboard: false,
+          zIndexOffset: 1000,
         }).addTo(map.current!);
       });
     return () => shown.forEach((each) => each.remove());

@@ -11,6 +11,7 @@ import { clock, duration } from '@/core/units/format';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import { Choice } from '@/ui/shared/Choice';
 import { RouteImport } from './RouteImport';
+import { PLACE_SIGNS } from './placeSigns';
 import styles from './RouteSection.module.css';
 
 const RouteMap = dynamic(() => import('./RouteMap').then((module) => module.RouteMap), { ssr: false });
@@ -192,7 +193,12 @@ function Places({ ride }: { ride: Ride }) {
               <th scope="row">
                 {place.name} {place.note && <span className="quiet">{place.note}</span>}
               </th>
-              <td>{place.kind}</td>
+              <td>
+                <span className={styles.letter} aria-hidden>
+                  {PLACE_SIGNS[place.kind]}
+                </span>{' '}
+                {place.kind}
+              </td>
               <td>{format.distance(alongM)}</td>
               <td>{offM < 100 ? 'on it' : format.distance(offM)}</td>
               <td>

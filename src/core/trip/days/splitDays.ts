@@ -16,9 +16,11 @@ export function splitDays(costs: readonly number[], extra: readonly number[], da
   worst[0]![0] = 0;
   for (let day = 1; day <= days; day += 1)
     for (let to = day; to <= end; to += 1)
-      for (let from = day - 1; from < to; from += 1) {
-        const hardest = Math.max(worst[day - 1]![from]!, dayCost(from, to));
-        if (hardest < worst[day]![to]!) worst[day]![to] = hardest;
+      // A day that begins earlier is harder: once it alone is as hard as the best so far, none before it is better.
+      for (let from = to - 1; from >= day - 1; from -= 1) {
+        const cost = dayCost(from, to);
+        if (cost >= worst[day]![to]!) break;
+        worst[day]![to] = Math.min(worst[day]![to]!, Math.max(worst[day - 1]![from]!, cost));
       }
   const bound = worst[days]![end]! * (1 + 1e-12);
   if (!Number.isFinite(bound)) return null;
@@ -28,9 +30,9 @@ export function splitDays(costs: readonly number[], extra: readonly number[], da
   squares[0]![0] = 0;
   for (let day = 1; day <= days; day += 1)
     for (let to = day; to <= end; to += 1)
-      for (let from = day - 1; from < to; from += 1) {
+      for (let from = to - 1; from >= day - 1; from -= 1) {
         const cost = dayCost(from, to);
-        if (cost > bound) continue;
+        if (cost > bound) break;
         const sum = squares[day - 1]![from]! + cost * cost;
         if (sum < squares[day]![to]!) {
           squares[day]![to] = sum;

@@ -36,7 +36,7 @@ const WORDS: readonly [PlaceKind, RegExp][] = [
   ['hut', /\b(hut|shelter|lodge|bothy)\b/],
   ['hotel', /\b(hotel|hostel|inn|guest ?house|lodging|bed and breakfast|b&b)\b/],
   ['water', /\b(water|drinking|spring|fountain|well|tap)\b/],
-  ['café', /\b(caf[eé]|coffee|restaurant|pub|bar|food)\b/],
+  ['café', /\bcaf[eé](?!\p{L})|\b(coffee|restaurant|pub|bar|food)\b/u],
   ['shop', /\b(shop|shopping|store|supermarket|grocery|bakery|market)\b/],
   ['station', /\b(station|train|railway|bus|ferry)\b/],
   ['bike repair', /\b(bike|bicycle|cycle)\b.*\b(repair|shop|workshop)\b|\brepair\b/],

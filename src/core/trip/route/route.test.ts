@@ -179,6 +179,7 @@ test('what a waypoint marks', () => {
   expect(placeKindOf('Drinking Water', '', 'Village')).toBe('water');
   expect(placeKindOf('', '', 'Bicycle shop at the bridge')).toBe('bike repair');
   expect(placeKindOf('Flag, Blue', '', 'Railway station')).toBe('station');
+  expect(placeKindOf('café', '', 'Rim')).toBe('café');
   expect(placeKindOf('', '', 'Viewpoint')).toBe('other');
 });
 

@@ -110,10 +110,17 @@ export interface Line {
 }
 
 const DEGREE = 1e5;
+const lines = new WeakMap<Route, Line>();
 const known = new Map<string, Line>();
 
 /** The line of a route; the same object while the line is the same, whatever else of the route changes. */
 export function lineOf(route: Route): Line {
+  let line = lines.get(route);
+  if (!line) lines.set(route, (line = decodedLine(route)));
+  return line;
+}
+
+function decodedLine(route: Route): Line {
   const key = `${route.lengthM} ${route.lat} ${route.lon} ${route.height}`;
   const found = known.get(key);
   if (found) return found;
