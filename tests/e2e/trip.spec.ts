@@ -59,6 +59,17 @@ test.describe('without a route', () => {
     for (let i = 0; i < 5; i += 1) await page.keyboard.press('PageUp');
     await page.getByRole('combobox', { name: 'Ground from here on' }).selectOption('soft');
     await expect(page.getByRole('button', { name: 'Undo: Route: stretches' })).toBeEnabled();
+    // One more place, where the cursor is; and a train that comes in late.
+    await page.getByRole('combobox', { name: 'What is there' }).selectOption('hut');
+    await page.getByRole('textbox', { name: 'Name', exact: true }).last().fill('Forester’s hut');
+    await page.getByRole('button', { name: /^Add a place at/ }).click();
+    await expect(page.getByRole('table', { name: 'Places' })).toContainText('Forester’s hut');
+    await page.getByRole('button', { name: 'Remove Forester’s hut' }).click();
+    await expect(page.getByRole('table', { name: 'Places' })).not.toContainText('Forester’s hut');
+    await page.getByLabel('The first day begins at').fill('18:00');
+    await expect(
+      page.getByRole('listitem').filter({ hasText: /Day 1 arrives at 2\d:\d\d, .* after sunset/ }),
+    ).toBeVisible();
     await saved(page);
 
     const saving = page.waitForEvent('download');

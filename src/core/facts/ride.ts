@@ -79,8 +79,8 @@ const MUSCLE = 0.23;
 export const NEAR_M = 2000;
 /** One may camp anywhere at such steps. */
 const ANYWHERE_M = 1000;
-/** Lowest gear where the bike's is not known: 30 on 46 teeth. */
-const DEFAULT_DEVELOPMENT_M = 1.5;
+/** Lowest gear where the bike's is not known, in teeth. */
+export const DEFAULT_GEAR = { ring: 30, cog: 46 } as const;
 /** A day that ends without water, or in the dark, counts as so much longer, in seconds. */
 const NO_WATER_S = 1800;
 
@@ -151,13 +151,13 @@ function onRoute(route: Route, line: Line, ground: Ground): OnRoute {
 /** Who rides: everything that rolls, the rider's power, and the lowest gear. */
 export function cyclistOf({ plan, totals, view }: Given): Cyclist {
   const { build } = plan.bike ?? {};
-  const ring = build?.smallestRingTeeth ?? null;
-  const cog = build?.largestCogTeeth ?? null;
+  const ring = build?.smallestRingTeeth ?? DEFAULT_GEAR.ring;
+  const cog = build?.largestCogTeeth ?? DEFAULT_GEAR.cog;
   const circumferenceM = (2 * Math.PI * view.rearWheel.radiusMm) / 1000;
   return {
     massKg: totals.rollingG / 1000,
     powerW: plan.rider.powerW ?? DEFAULT_POWER_W,
-    developmentM: ring !== null && cog !== null ? (ring / cog) * circumferenceM : DEFAULT_DEVELOPMENT_M,
+    developmentM: (ring / cog) * circumferenceM,
   };
 }
 

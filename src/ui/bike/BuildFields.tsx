@@ -17,6 +17,8 @@ import {
   type Build,
   type Mount,
 } from '@/core/bike/bike';
+import { DEFAULT_GEAR } from '@/core/facts/ride';
+import { CountField } from '@/ui/shared/CountField';
 import { freeBarWidthMm } from '@/core/clearance/bar';
 import { RIDER_DEFAULTS, riderSchema, type Rider } from '@/core/plan/plan';
 import { usePlan } from '@/ui/plan/PlanProvider';
@@ -87,6 +89,23 @@ export function BuildFields({ bike }: { bike: Bike }) {
         />
         <Choice label="Brakes" value={build.brakes} options={BRAKES} onChoose={(brakes) => set({ brakes })} />
         <Choice label="Gears" value={build.gears} options={GEARS} onChoose={(gears) => set({ gears })} />
+        <CountField
+          label="Smallest chainring"
+          description="Sets what can be pedalled uphill"
+          value={build.smallestRingTeeth ?? DEFAULT_GEAR.ring}
+          least={16}
+          most={60}
+          what="teeth"
+          onCommit={(smallestRingTeeth) => set({ smallestRingTeeth })}
+        />
+        <CountField
+          label="Largest sprocket"
+          value={build.largestCogTeeth ?? DEFAULT_GEAR.cog}
+          least={11}
+          most={60}
+          what="teeth"
+          onCommit={(largestCogTeeth) => set({ largestCogTeeth })}
+        />
         <Choice label="Hoses run" value={build.hoses} options={HOSES} onChoose={(hoses) => set({ hoses })} />
         <Checkbox
           className={styles.check}

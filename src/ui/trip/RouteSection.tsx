@@ -1,15 +1,24 @@
 'use client';
 
-import { Button } from '@mantine/core';
+import { Button, TextInput } from '@mantine/core';
 import dynamic from 'next/dynamic';
-import { useState } from 'react';
+import { useState, type SubmitEvent } from 'react';
 import { rideOf, type Ride } from '@/core/facts/ride';
 import type { RoutePatch } from '@/core/trip/route/route';
 import { CLIMB_METHOD } from '@/core/trip/route/elevation';
-import { GROUNDS, type Ground } from '@/core/trip/route/route';
+import {
+  GROUNDS,
+  PLACE_KINDS,
+  placeSchema,
+  type Ground,
+  type Place,
+  type PlaceKind,
+} from '@/core/trip/route/route';
+import { plainText } from '@/core/units/text';
 import { clock, duration } from '@/core/units/format';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import { Choice } from '@/ui/shared/Choice';
+import { TimeField } from '@/ui/shared/TimeField';
 import { RouteImport } from './RouteImport';
 import { PLACE_SIGNS } from './placeSigns';
 import styles from './RouteSection.module.css';
@@ -140,6 +149,18 @@ export function RouteSection() {
           ))}
         </tbody>
       </table>
+      <div className={styles.times}>
+        <TimeField
+          label="Days begin at"
+          value={route.startMin}
+          onCommit={(startMin) => change({ startMin })}
+        />
+        <TimeField
+          label="The first day begins at"
+          value={route.firstStartMin ?? route.startMin}
+          onCommit={(firstStartMin) => change({ firstStartMin })}
+        />
+      </div>
       <p className="quiet">
         Times are for {format.mass(1000 * ride.cyclist.massKg)} in all at {ride.cyclist.powerW} W, with stops
         of 12 minutes in each hour of riding. One more kilogram costs {duration(ride.secondsPerKg)}.{' '}
@@ -167,13 +188,38 @@ export function RouteSection() {
         </Button>
       </div>
       <RouteImport hasRoute />
-      {ride.places.length > 0 && <Places ride={ride} />}
+      <Places ride={ride} here={here} onPlaces={(places) => change({ places })} />
     </>
   );
 }
 
-function Places({ ride }: { ride: Ride }) {
+interface PlacesProps {
+  ride: Ride;
+  /** Where the cursor along the route is. */
+  here: number;
+  onPlaces: (places: Place[]) => void;
+}
+
+/** What lies along the way, when it is passed, and a form for one more. */
+function Places({ ride, here, onPlaces }: PlacesProps) {
   const { format } = usePlan();
+  const { route, line } = ride;
+  const [kind, setKind] = useState<PlaceKind>('water');
+  const [name, setName] = useState('');
+  const add = (event: SubmitEvent) => {
+    event.preventDefault();
+    const k = indexAt(ride, here);
+    const place = placeSchema.safeParse({
+      id: crypto.randomUUID(),
+      name: plainText(name) || kind,
+      kind,
+      lat: line.lat[k],
+      lon: line.lon[k],
+    });
+    if (!place.success) return;
+    onPlaces([...route.places, place.data]);
+    setName('');
+  };
   return (
     <>
       <h2 className={styles.sub}>Places on the way</h2>
@@ -185,6 +231,9 @@ function Places({ ride }: { ride: Ride }) {
             <th scope="col">At</th>
             <th scope="col">Off the route</th>
             <th scope="col">Passed</th>
+            <th scope="col">
+              <span className="visually-hidden">Remove</span>
+            </th>
           </tr>
         </thead>
         <tbody>
@@ -204,10 +253,33 @@ function Places({ ride }: { ride: Ride }) {
               <td>
                 day {day}, {clock(passMin)}
               </td>
+              <td>
+                <Button
+                  size="compact-xs"
+                  variant="default"
+                  aria-label={`Remove ${place.name}`}
+                  onClick={() => onPlaces(route.places.filter(({ id }) => id !== place.id))}
+                >
+                  ×
+                </Button>
+              </td>
             </tr>
           ))}
         </tbody>
       </table>
+      <form className={styles.times} onSubmit={add}>
+        <Choice label="What is there" value={kind} options={PLACE_KINDS} onChoose={setKind} />
+        <TextInput
+          label="Name"
+          value={name}
+          maxLength={120}
+          autoComplete="off"
+          onChange={(event) => setName(event.currentTarget.value)}
+        />
+        <Button type="submit" variant="default">
+          Add a place at {format.distance(here)}
+        </Button>
+      </form>
     </>
   );
 }

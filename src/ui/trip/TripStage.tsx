@@ -32,96 +32,104 @@ export function TripStage() {
       <p className="quiet">
         Nights and weather decide what the kit is judged against; your mass, how the bike balances.
       </p>
-      <section className={styles.fields} aria-label="The trip">
-        <TextField
-          className={styles.full}
-          label="Name"
-          value={trip.name}
-          maxLength={120}
-          check={needsName}
-          onCommit={(name) => set({ name })}
-        />
-        <TextInput
-          type="date"
-          label="First day"
-          value={trip.startDate ?? ''}
-          onChange={(event) => set({ startDate: event.currentTarget.value || null })}
-        />
-        <CountField
-          label="Nights"
-          value={trip.nights}
-          least={0}
-          most={MOST_NIGHTS}
-          what="nights"
-          onCommit={(nights) => set({ nights })}
-        />
-        <Choice
-          label="Sleeping in a"
-          value={trip.sleeping}
-          options={SLEEPING}
-          onChoose={(sleeping) => set({ sleeping })}
-        />
-        <Choice
-          label="Eating"
-          value={trip.cooking}
-          options={COOKING}
-          words={{ stove: 'cooking on a stove', 'no stove': 'cold food, no stove' }}
-          onChoose={(cooking) => set({ cooking })}
-        />
-        <Choice label="Rain" value={trip.rain} options={RAIN} onChoose={(rain) => set({ rain })} />
-        <Choice
-          label="Most of the route is"
-          value={trip.surface}
-          options={SURFACES}
-          onChoose={(surface) => set({ surface })}
-        />
-        <QuantityField
-          label="Coldest night expected"
-          dimension="temperature"
-          value={trip.nightMinimumC}
-          hint="The lowest you would not be surprised by"
-          doubt={warmNight}
-          onCommit={(value) => value !== null && set({ nightMinimumC: value })}
-        />
-        <QuantityField
-          label="Warmest day expected"
-          dimension="temperature"
-          value={trip.dayMaximumC}
-          onCommit={(value) => value !== null && set({ dayMaximumC: value })}
-        />
-      </section>
-      <h2 className={styles.sub}>Route</h2>
-      <RouteSection />
-      <h2 className={styles.sub}>Rider and load</h2>
-      <section className={styles.fields} aria-label="Rider and load">
-        <QuantityField
-          label="Your mass"
-          use={RIDER_MASS}
-          dimension="mass"
-          value={rider.massG}
-          schema={riderSchema.shape.massG}
-          hint="Without what you wear from the kit. 74 kg, 163 lb"
-          onCommit={(value) => value !== null && store.edit({ kind: 'set rider', patch: { massG: value } })}
-        />
-        <CountField
-          label="Watts you keep up all day"
-          value={rider.powerW ?? DEFAULT_POWER_W}
-          least={40}
-          most={500}
-          what="watts"
-          onCommit={(powerW) => store.edit({ kind: 'set rider', patch: { powerW } })}
-        />
-        <Choice
-          label="Bags are filled"
-          description="What matters most to the loader"
-          value={trip.filling}
-          options={FILLINGS}
-          words={FILLING_WORDS}
-          onChoose={(filling) => set({ filling })}
-        />
-      </section>
-      <h2 className={styles.sub}>Fellow riders</h2>
-      <Fellows />
+      <div className={styles.columns}>
+        <section className={`${styles.fields} ${styles.trip}`} aria-label="The trip">
+          <TextField
+            className={styles.full}
+            label="Name"
+            value={trip.name}
+            maxLength={120}
+            check={needsName}
+            onCommit={(name) => set({ name })}
+          />
+          <TextInput
+            type="date"
+            label="First day"
+            value={trip.startDate ?? ''}
+            onChange={(event) => set({ startDate: event.currentTarget.value || null })}
+          />
+          <CountField
+            label="Nights"
+            value={trip.nights}
+            least={0}
+            most={MOST_NIGHTS}
+            what="nights"
+            onCommit={(nights) => set({ nights })}
+          />
+          <Choice
+            label="Sleeping in a"
+            value={trip.sleeping}
+            options={SLEEPING}
+            onChoose={(sleeping) => set({ sleeping })}
+          />
+          <Choice
+            label="Eating"
+            value={trip.cooking}
+            options={COOKING}
+            words={{ stove: 'cooking on a stove', 'no stove': 'cold food, no stove' }}
+            onChoose={(cooking) => set({ cooking })}
+          />
+          <Choice label="Rain" value={trip.rain} options={RAIN} onChoose={(rain) => set({ rain })} />
+          <Choice
+            label="Most of the route is"
+            value={trip.surface}
+            options={SURFACES}
+            onChoose={(surface) => set({ surface })}
+          />
+          <QuantityField
+            label="Coldest night expected"
+            dimension="temperature"
+            value={trip.nightMinimumC}
+            hint="The lowest you would not be surprised by"
+            doubt={warmNight}
+            onCommit={(value) => value !== null && set({ nightMinimumC: value })}
+          />
+          <QuantityField
+            label="Warmest day expected"
+            dimension="temperature"
+            value={trip.dayMaximumC}
+            onCommit={(value) => value !== null && set({ dayMaximumC: value })}
+          />
+        </section>
+        <section className={styles.route} aria-label="Route">
+          <h2>Route</h2>
+          <RouteSection />
+        </section>
+        <div className={styles.rest}>
+          <h2 className={styles.sub}>Rider and load</h2>
+          <section className={styles.fields} aria-label="Rider and load">
+            <QuantityField
+              label="Your mass"
+              use={RIDER_MASS}
+              dimension="mass"
+              value={rider.massG}
+              schema={riderSchema.shape.massG}
+              hint="Without what you wear from the kit. 74 kg, 163 lb"
+              onCommit={(value) =>
+                value !== null && store.edit({ kind: 'set rider', patch: { massG: value } })
+              }
+            />
+            <CountField
+              label="Watts you keep up all day"
+              value={rider.powerW ?? DEFAULT_POWER_W}
+              least={40}
+              most={500}
+              what="watts"
+              onCommit={(powerW) => store.edit({ kind: 'set rider', patch: { powerW } })}
+            />
+            <Choice
+              label="Bags are filled"
+              description="What matters most to the loader"
+              value={trip.filling}
+              options={FILLINGS}
+              words={FILLING_WORDS}
+              onChoose={(filling) => set({ filling })}
+            />
+          </section>
+          <h2 className={styles.sub}>Fellow riders</h2>
+          <Fellows />
+        </div>
+      </div>
       <p className={styles.caution}>
         Being wet or tired makes a night colder than its figure. Camping and riding are legal only where they
         are: ask the landowner or the authority.
