@@ -7,7 +7,7 @@ import { withDatabase } from './lib/app';
 import { ensureBuild } from './lib/build';
 import { exitOn, Plain, say, step } from './lib/say';
 import { serve } from './lib/server';
-import { chromium, poppler } from './lib/system';
+import { chromium, gpsbabel, poppler } from './lib/system';
 
 const bin = (name: string) => path.join('node_modules', '.bin', name);
 const results = mkdtempSync(path.join(tmpdir(), 'gorvin-test-'));
@@ -31,6 +31,7 @@ async function main(): Promise<void> {
   const started = performance.now();
   chromium();
   poppler();
+  gpsbabel();
   await run(process.execPath, ['node_modules/next/dist/bin/next', 'typegen']);
   await step('Format, types, lint and layers', async () => {
     await Promise.all([

@@ -64,6 +64,12 @@ export function poppler(): void {
     );
 }
 
+/** Debian's converter of tracks, with which tests read what Gorvin wrote, installed if need be. */
+export function gpsbabel(): void {
+  if (!existsSync('/usr/bin/gpsbabel'))
+    installPackages(['gpsbabel'], 'gpsbabel, which the tests read exported tracks with, is not installed.');
+}
+
 /** The first free port on loopback from `from` on; with 0, any. */
 export async function freePort(from: number): Promise<number> {
   for (let port = from; port < Math.max(from, 1) + 200; port += 1) {

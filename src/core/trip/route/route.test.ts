@@ -1,3 +1,4 @@
+import { execFileSync } from 'node:child_process';
 import fc from 'fast-check';
 import { decodeDeltas, encodeDeltas } from './deltas';
 import { cleanHeights, climbOf } from './elevation';
@@ -173,6 +174,31 @@ test('points that are nowhere, heights that are no numbers, and files that stand
     makeId,
   );
   expect(without).toMatchObject({ ok: true, value: { heightsFrom: 'the elevation service' } });
+});
+
+test('an independent converter reads what is written: every point, height and waypoint', async () => {
+  const route = await routeOf(GPX);
+  const gpx = writeGpx({ ...route, name: 'Rock & roll <1>' }, [
+    { name: 'All', fromM: 0, toM: route.lengthM },
+  ]);
+  /** As rows of a table, the first of which names the columns. */
+  const read = (...filters: string[]) =>
+    execFileSync(
+      'gpsbabel',
+      ['-i', 'gpx', '-f', '-', ...filters.flatMap((filter) => ['-x', filter]), '-o', 'unicsv', '-F', '-'],
+      { input: gpx, encoding: 'utf8' },
+    )
+      .trim()
+      .split(/\r?\n/)
+      .map((row) => row.split(','));
+  const line = lineOf(route);
+  const [columns, ...points] = read('nuketypes,waypoints', 'transform,wpt=trk');
+  expect(points).toHaveLength(line.lat.length);
+  const last = points.at(-1)!;
+  expect(Number(last[columns!.indexOf('Latitude')])).toBeCloseTo(line.lat.at(-1)!, 5);
+  expect(Number(last[columns!.indexOf('Altitude')])).toBeCloseTo(line.height.at(-1)!, 0);
+  const [, ...places] = read('nuketypes,tracks');
+  expect(places.map((row) => row[3])).toEqual(['"Upper spring"', '"Meadow"']);
 });
 
 test('what a waypoint marks', () => {
