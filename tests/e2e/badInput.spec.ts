@@ -46,7 +46,7 @@ test('whatever is typed into the fields of trip, bike, bag and thing is taken or
   page,
   rider,
 }) => {
-  test.setTimeout(180_000);
+  test.setTimeout(300_000);
   await rider.open('trip');
   expect(await tryEverything(page, page.getByRole('main'))).toBeGreaterThan(10);
 

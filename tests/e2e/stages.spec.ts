@@ -125,7 +125,7 @@ test('the trip’s figures are judged: a night warmer than the day is questioned
   await expect(page.getByText('"warm" is not a temperature')).toBeVisible();
   await night.press('Escape');
   await nights.fill('3');
-  await expect(page.getByRole('navigation', { name: 'Stages' })).toContainText('3 nights, 3 °C');
+  await expect(page.getByRole('navigation', { name: 'Stages' })).toContainText('4 days');
   await saved(page);
 });
 

@@ -66,9 +66,9 @@ test.describe('without a route', () => {
     await expect(page.getByRole('table', { name: 'Places' })).toContainText('Forester’s hut');
     await page.getByRole('button', { name: 'Remove Forester’s hut' }).click();
     await expect(page.getByRole('table', { name: 'Places' })).not.toContainText('Forester’s hut');
-    await page.getByLabel('The first day begins at').fill('18:00');
+    await page.getByLabel('The first day begins at').fill('20:00');
     await expect(
-      page.getByRole('listitem').filter({ hasText: /Day 1 arrives at 2\d:\d\d, .* after sunset/ }),
+      page.getByRole('listitem').filter({ hasText: /Day 1 arrives at .* after sunset/ }),
     ).toBeVisible();
     await saved(page);
 

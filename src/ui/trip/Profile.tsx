@@ -10,7 +10,7 @@ import {
   type ChartOptions,
   type Plugin,
 } from 'chart.js';
-import { useMemo } from 'react';
+import { useEffect, useMemo, useRef } from 'react';
 import { Line } from 'react-chartjs-2';
 import type { Ride } from '@/core/facts/ride';
 import { usePlan } from '@/ui/plan/PlanProvider';
@@ -65,6 +65,13 @@ export function Profile({ ride, atM, onPoint }: Props) {
       ],
     };
   }, [line, perDistance, perHeight]);
+  // A chart takes its plugins when it is made: what they draw comes from here, and is drawn anew.
+  const marked = useRef({ days, atM });
+  const chart = useRef<Chart<'line'>>(null);
+  useEffect(() => {
+    marked.current = { days, atM };
+    chart.current?.draw();
+  }, [days, atM]);
   const marks: Plugin<'line'> = useMemo(
     () => ({
       id: 'marks',
@@ -81,6 +88,7 @@ export function Profile({ ride, atM, onPoint }: Props) {
           ctx.restore();
           return at;
         };
+        const { days, atM } = marked.current;
         days.slice(0, -1).forEach(({ day, toM }) => {
           const at = upright(toM, '#5a584f', [4, 3]);
           ctx.fillStyle = '#5a584f';
@@ -89,31 +97,34 @@ export function Profile({ ride, atM, onPoint }: Props) {
         if (atM !== null) upright(atM, '#963221', []);
       },
     }),
-    [days, atM, perDistance],
+    [perDistance],
   );
-  const options: ChartOptions<'line'> = {
-    animation: false,
-    maintainAspectRatio: false,
-    parsing: false,
-    events: ['mousemove', 'touchmove', 'click'],
-    onHover: ({ x }, _elements, chart) => {
-      if (x !== null)
-        onPoint(Math.max(0, Math.min(line.lengthM, chart.scales.x!.getValueForPixel(x)! * perDistance)));
-    },
-    scales: {
-      x: {
-        type: 'linear',
-        max: line.lengthM / perDistance,
-        title: { display: true, text: units === 'metric' ? 'km' : 'mi' },
+  const options = useMemo(
+    (): ChartOptions<'line'> => ({
+      animation: false,
+      maintainAspectRatio: false,
+      parsing: false,
+      events: ['mousemove', 'touchmove', 'click'],
+      onHover: ({ x }, _elements, chart) => {
+        if (x !== null)
+          onPoint(Math.max(0, Math.min(line.lengthM, chart.scales.x!.getValueForPixel(x)! * perDistance)));
       },
-      y: { title: { display: true, text: units === 'metric' ? 'm' : 'ft' } },
-    },
-  };
+      scales: {
+        x: {
+          type: 'linear',
+          max: line.lengthM / perDistance,
+          title: { display: true, text: units === 'metric' ? 'km' : 'mi' },
+        },
+        y: { title: { display: true, text: units === 'metric' ? 'm' : 'ft' } },
+      },
+    }),
+    [line, units, perDistance, onPoint],
+  );
   return (
     <div className={styles.profile}>
-      {/* A chart takes its plugins when it is made. */}
       <Line
-        key={`${atM ?? ''} ${days.map(({ toM }) => toM).join(' ')}`}
+        ref={chart}
+        key={units}
         role="img"
         aria-label="Heights along the route"
         data={data}
