@@ -61,7 +61,7 @@ test.describe('without a route', () => {
     await expect(page.getByRole('button', { name: 'Undo: Route: stretches' })).toBeEnabled();
     // One more place, where the cursor is; and a train that comes in late.
     await page.getByRole('combobox', { name: 'What is there' }).selectOption('hut');
-    await page.getByRole('textbox', { name: 'Name', exact: true }).last().fill('Forester’s hut');
+    await page.getByRole('textbox', { name: 'Called' }).fill('Forester’s hut');
     await page.getByRole('button', { name: /^Add a place at/ }).click();
     await expect(page.getByRole('table', { name: 'Places' })).toContainText('Forester’s hut');
     await page.getByRole('button', { name: 'Remove Forester’s hut' }).click();

@@ -73,7 +73,7 @@ const hardest = (costs: number[], extra: number[], stops: number[]) => {
   );
 };
 
-test('the hardest day is as easy as any division makes it; one more place to sleep never makes it harder', () => {
+test('no division makes the hardest day easier; one more place to sleep never makes it harder', () => {
   expect(splitDays([0, 3, 4, 8, 10], [0, 0, 0, 0, 0], 2)).toEqual([2]);
   expect(splitDays([0, 5], [0, 0], 2)).toBeNull();
   fc.assert(

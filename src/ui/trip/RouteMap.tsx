@@ -49,7 +49,8 @@ export function RouteMap({ ride, atM, onPoint }: Props) {
         keyboard: false,
       }).addTo(made);
     made.fitBounds(casing.getBounds(), { padding: [16, 16] });
-    made.on('mousemove', ({ latlng }) => {
+    made.on('mousemove click', (event) => {
+      const { latlng } = event as L.LeafletMouseEvent;
       const { alongM, offM } = nearestOnLine(line.lat, line.lon, line.stepM, latlng.lat, latlng.lng);
       if (offM < 2000) point.current(alongM);
     });

@@ -270,7 +270,7 @@ function Places({ ride, here, onPlaces }: PlacesProps) {
       <form className={styles.times} onSubmit={add}>
         <Choice label="What is there" value={kind} options={PLACE_KINDS} onChoose={setKind} />
         <TextInput
-          label="Name"
+          label="Called"
           value={name}
           maxLength={120}
           autoComplete="off"

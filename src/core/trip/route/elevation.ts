@@ -21,9 +21,9 @@ export function cleanHeights(heights: ArrayLike<number>, stepM: number): Float64
   for (let i = 0; i < n; i += 1) {
     // At the ends as many on both sides as there are, so that a steady slope stays one.
     const reach = Math.min(2, i, n - 1 - i);
-    const window = five.subarray(0, 2 * reach + 1);
-    for (let k = -reach; k <= reach; k += 1) window[k + reach] = heights[i + k]!;
-    median[i] = window.sort()[reach]!;
+    const around = five.subarray(0, 2 * reach + 1);
+    for (let k = -reach; k <= reach; k += 1) around[k + reach] = heights[i + k]!;
+    median[i] = around.sort()[reach]!;
   }
   const most = Math.max(0, Math.round(MEAN_OVER_M / stepM / 2));
   const sums = new Float64Array(n + 1);
