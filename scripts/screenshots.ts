@@ -57,6 +57,12 @@ withApp(async ({ url }) => {
   await desk.getByRole('region', { name: 'Two loads compared' }).waitFor();
   await shoot(desk, 'load-compared');
   await visit(desk, 'trip');
+  // Until every square of the map is there.
+  await desk.waitForFunction(
+    () =>
+      document.querySelectorAll('.leaflet-tile').length > 0 &&
+      document.querySelectorAll('.leaflet-tile:not(.leaflet-tile-loaded)').length === 0,
+  );
   await shoot(desk, 'trip');
   await visit(desk, 'bike');
   await shoot(desk, 'bike');
