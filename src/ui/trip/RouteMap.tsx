@@ -28,7 +28,7 @@ export function RouteMap({ ride, atM, onPoint }: Props) {
   const ends = stops.join(' ');
 
   useEffect(() => {
-    const made = L.map(box.current!, { attributionControl: false });
+    const made = L.map(box.current!, { attributionControl: false, fadeAnimation: false });
     map.current = made;
     L.tileLayer('/api/tiles/{z}/{x}/{y}', { maxZoom: 17 }).addTo(made);
     L.control.scale({ imperial: false }).addTo(made);
