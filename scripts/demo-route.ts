@@ -134,7 +134,7 @@ const made = await makeRoute(
   waypoints,
   () => Promise.reject(new Error('has heights')),
   () => `place-${(ids += 1)}`,
-  REGION.timeZone,
+  () => REGION.timeZone,
 );
 if (!made.ok) throw new Error(made.error);
 const { lengthM } = made.value;

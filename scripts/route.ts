@@ -1,6 +1,7 @@
 // npm run -s route -- FILE.gpx --nights N [--plan PLAN.json]: a route divided into days, as JSON.
 import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
+import tzlookup from '@photostructure/tz-lookup';
 import { evaluate } from '@/core/evaluation/evaluate';
 import { rideOf } from '@/core/facts/ride';
 import { parsePlanFile } from '@/core/formats/planFile';
@@ -30,6 +31,7 @@ async function main(): Promise<void> {
     parsed.value.waypoints,
     async (lat, lon) => Float64Array.from(await simulatedElevation.heights([...lat], [...lon])),
     () => `place-${(ids += 1)}`,
+    tzlookup,
   );
   if (!made.ok) throw new Plain(`${file}: ${made.error}`);
   let plan = emptyPlan('Route');

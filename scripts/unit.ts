@@ -3,7 +3,10 @@ import { spawnSync } from 'node:child_process';
 import path from 'node:path';
 import { withDatabase } from './lib/app';
 import { exitOn } from './lib/say';
+import { gpsbabel, poppler } from './lib/system';
 
+poppler();
+gpsbabel();
 withDatabase((databaseUrl) => {
   const { status } = spawnSync(path.join('node_modules', '.bin', 'jest'), process.argv.slice(2), {
     stdio: 'inherit',

@@ -2,7 +2,7 @@ import { planFileValue } from '@/core/formats/planFile';
 import { readPlan } from './plans';
 import type { Client } from './pool';
 
-/** How long a departure can be taken back. */
+/** How long a departure can be reversed. */
 const RETURN_WITHIN = '24 hours';
 
 /**

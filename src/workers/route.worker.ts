@@ -1,3 +1,4 @@
+import tzlookup from '@photostructure/tz-lookup';
 import { expose } from 'comlink';
 import { climbOf } from '@/core/trip/route/elevation';
 import { distanceM } from '@/core/trip/route/geo';
@@ -21,12 +22,7 @@ let imported: Imported | null = null;
 const api = {
   read(text: string, onProgress: (done: number) => void): Result<Understood> {
     const isJson = text.trimStart().startsWith('{');
-    const parsed = isJson
-      ? parseGeojson(text)
-      : parseGpx(text, (done) => {
-          onProgress(done);
-          return true;
-        });
+    const parsed = isJson ? parseGeojson(text) : parseGpx(text, onProgress);
     if (!parsed.ok) return parsed;
     imported = parsed.value;
     return ok({
@@ -42,9 +38,9 @@ const api = {
     });
   },
   /** Makes a route of the tracks with these indices, in this order. */
-  async make(indices: number[], timeZone: string): Promise<Result<Route>> {
+  async make(indices: number[]): Promise<Result<Route>> {
     const tracks = indices.map((index) => imported!.tracks[index]!);
-    return makeRoute(tracks, imported!.waypoints, heights, () => crypto.randomUUID(), timeZone);
+    return makeRoute(tracks, imported!.waypoints, heights, () => crypto.randomUUID(), tzlookup);
   },
 };
 export type RouteWorker = typeof api;

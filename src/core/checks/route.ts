@@ -1,4 +1,4 @@
-import { rideOf } from '@/core/facts/ride';
+import { isReliableWater, rideOf } from '@/core/facts/ride';
 import { clock, duration } from '@/core/units/format';
 import type { Check, Judgement } from './finding';
 
@@ -22,9 +22,9 @@ export const arrivesLate: Check = {
     }),
 };
 
-/** Too few places to sleep for the nights. */
+/** Too few places to sleep for the nights, or another number of days. */
 export const daysWithoutPlace: Check = {
-  id: 'nowhere to sleep',
+  id: 'days and nights',
   stage: 'trip',
   judges: 'trip',
   run(facts) {
@@ -36,7 +36,7 @@ export const daysWithoutPlace: Check = {
             severity: 'check',
             message: problem,
             reason:
-              'Add places to sleep to the route, or set where each day ends. Camping is legal only where it is: ask the landowner or the authority.',
+              'Add places to sleep to the route, have the days suggested anew, or set where each ends. Camping is legal only where it is: ask the landowner or the authority.',
           },
         ];
   },
@@ -52,7 +52,7 @@ export const dryCamp: Check = {
     if (!ride?.places.some(({ place }) => place.kind === 'water')) return [];
     return ride.days.slice(0, -1).flatMap(({ day, toM, waterAtEnd }): Judgement[] => {
       if (waterAtEnd) return [];
-      const last = ride.places.filter(({ place, alongM }) => place.kind === 'water' && alongM <= toM).at(-1);
+      const last = ride.places.filter((each) => isReliableWater(each) && each.alongM <= toM).at(-1);
       return [
         {
           about: `night ${day}`,
@@ -83,7 +83,7 @@ export const walkedUp: Check = {
     return [
       {
         severity: 'note',
-        message: `${format.distance(ride.walkedM)} of the way ${ride.walkedM < 1500 ? 'is' : 'are'} walked.`,
+        message: `${format.distance(ride.walkedM)} of the way is walked.`,
         reason: `The steepest stretch rises ${percent(slope)} on ${ground} at ${format.distance(alongM)}; with this load and lowest gear ${percent(ride.steepestRideable)} can be ridden there. Less load or a lower gear shortens the walk.`,
       },
     ];

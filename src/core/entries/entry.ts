@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { TEST_CHECKS, type TestCheck } from '@/core/instructions/testRide';
 import { idSchema, massG } from '@/core/units/measures';
+import { isOneLine } from '@/core/units/text';
 
 const common = {
   /** Made where it was recorded, so that a batch sent twice counts once. */
@@ -28,7 +29,12 @@ export const entrySchema = z.discriminatedUnion('kind', [
   z.object({
     ...common,
     kind: z.literal('done'),
-    taskId: z.string().min(1).max(200).describe('Of the last-minute list'),
+    taskId: z
+      .string()
+      .min(1)
+      .max(200)
+      .refine(isOneLine, 'A task is one line.')
+      .describe('Of the last-minute list'),
     done: z.boolean(),
   }),
   z.object({

@@ -12,6 +12,7 @@ import {
 } from '@/core/checks/finding';
 import { formatterFor, type Formatter } from '@/core/units/format';
 import { factsOf, type Facts } from '@/core/facts/facts';
+import { rideOf } from '@/core/facts/ride';
 import type { Plan } from '@/core/plan/plan';
 import type { RiderFacts } from '@/core/facts/riderFacts';
 import { fellowOf, planOf, ridersOf, sharesOf } from '@/core/plan/riders';
@@ -122,11 +123,13 @@ function stageState(stage: Stage, facts: Facts, findings: readonly Finding[], fo
   };
 }
 
-function stageFact(stage: Stage, { plan, totals, floor, compartments }: Facts, format: Formatter): string {
+function stageFact(stage: Stage, facts: Facts, format: Formatter): string {
+  const { plan, totals, floor, compartments } = facts;
+  const ride = rideOf(facts);
   switch (stage) {
     case 'trip':
-      if (plan.route)
-        return `${plan.trip.nights + 1 === 1 ? '1 day' : `${plan.trip.nights + 1} days`}, ${format.distance(plan.route.lengthM)}`;
+      if (ride)
+        return `${ride.days.length === 1 ? '1 day' : `${ride.days.length} days`}, ${format.distance(ride.line.lengthM)}`;
       return `${plan.trip.nights === 1 ? '1 night' : `${plan.trip.nights} nights`}, ${format.temperature(plan.trip.nightMinimumC)}`;
     case 'bike':
       return plan.bags.length ? `${plan.bags.length} bags, ${format.volume(totals.capacityMl)}` : 'No bags';

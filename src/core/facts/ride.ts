@@ -76,12 +76,12 @@ export const STOPS_SHARE = 0.2;
 /** Of the work at the pedals this much of the food energy remains (methods, section 6). */
 const MUSCLE = 0.23;
 /** Places off the route by more than this are not on the way. */
-export const NEAR_M = 2000;
+const NEAR_M = 2000;
 /** One may camp anywhere at such steps. */
 const ANYWHERE_M = 1000;
 /** Lowest gear where the bike's is not known, in teeth. */
 export const DEFAULT_GEAR = { ring: 30, cog: 46 } as const;
-/** A day that ends without water, or in the dark, counts as so much longer, in seconds. */
+/** A day that ends without water counts as so much longer, in seconds. */
 const NO_WATER_S = 1800;
 
 export const DEFAULT_GROUND: Record<Surface, Ground> = {
@@ -98,6 +98,10 @@ const SLEEPS_AT: Record<Trip['sleeping'], readonly Place['kind'][]> = {
   hut: ['hut'],
   hotel: ['hotel'],
 };
+
+/** Water that can be counted on, near enough to be fetched. */
+export const isReliableWater = ({ place, offM }: { place: Place; offM: number }): boolean =>
+  place.kind === 'water' && place.water !== 'doubtful' && offM < NEAR_M;
 
 type Given = Pick<Facts, 'plan' | 'totals' | 'view'>;
 const rides = new WeakMap<Given['totals'], Ride>();
@@ -169,9 +173,7 @@ function findRide(facts: Given, route: Route): Ride {
   const cyclist = cyclistOf(facts);
   const pace = paceAlong(classes, stepM, cyclist, counts);
   const heavier = movingSeconds(counts, stepM, { ...cyclist, massKg: cyclist.massKg + 1 });
-  const waters = places.filter(
-    ({ place, offM }) => place.kind === 'water' && place.water !== 'doubtful' && offM < NEAR_M,
-  );
+  const waters = places.filter(isReliableWater);
   const hasWater = (alongM: number) =>
     waters.some((water) => Math.abs(water.alongM - alongM) + water.offM < 1000);
   const secondsTo = (alongM: number) => sumAt(pace.seconds, stepM, alongM);
@@ -249,11 +251,17 @@ function stopsOf(
   secondsTo: (alongM: number) => number,
   hasWater: (alongM: number) => boolean,
 ): { stops: number[]; problem: string | null } {
-  if (route.stops !== null)
+  const nights = trip.nights === 1 ? '1 night' : `${trip.nights} nights`;
+  if (route.stops !== null) {
+    const stops = route.stops.filter((stop) => stop > 0 && stop < lengthM).sort((a, b) => a - b);
     return {
-      stops: route.stops.filter((stop) => stop > 0 && stop < lengthM).sort((a, b) => a - b),
-      problem: null,
+      stops,
+      problem:
+        stops.length === trip.nights
+          ? null
+          : `The trip has ${nights}, but the route is divided into ${stops.length === 0 ? '1 day' : `${stops.length + 1} days`}.`,
     };
+  }
   const sleepsInBed = trip.sleeping === 'hut' || trip.sleeping === 'hotel';
   const at = (candidates: readonly number[]) => [
     0,
@@ -283,7 +291,7 @@ function stopsOf(
     problem:
       known.length === 0 && !sleepsInBed
         ? null
-        : `The route has too few places to sleep (${what}) for ${trip.nights === 1 ? '1 night' : `${trip.nights} nights`}; the days end where it suits the riding.`,
+        : `The route has too few places to sleep (${what}) for ${nights}; the days end where it suits the riding.`,
   };
 }
 

@@ -35,6 +35,9 @@ export interface Cyclist {
   developmentM: number;
 }
 
+/** Of a rider on a bike without a load: downhill everyone is taken to weigh this. */
+const ROLLS_KG = 85;
+
 /** On short climbs riders give more than they keep up (methods, section 6). */
 export const SHORT_CLIMB = 1.4;
 
@@ -76,7 +79,10 @@ function classPaces(
       const k = g * SLOPES + s;
       if (counts[k] === 0) continue;
       const slope = LEAST + s * CLASS;
-      const ridden = Math.min(speedAt(massKg, slope, ROLLING[ground], powerW), FASTEST_KMH[ground] / 3.6);
+      const rolling = ROLLING[ground];
+      // A heavier bike rolls down faster by itself, but is not let: the load slows on the way up and gains nothing on the way down.
+      const rolls = slope + rolling < 0 ? ROLLS_KG : massKg;
+      const ridden = Math.min(speedAt(rolls, slope, rolling, powerW), FASTEST_KMH[ground] / 3.6);
       const walked = walkingSpeed(slope);
       const isWalked = slope > steepest || ridden < walked;
       pace.walks[k] = isWalked ? 1 : 0;

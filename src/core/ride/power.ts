@@ -39,8 +39,8 @@ export function powerAt(massKg: number, slope: number, rolling: number, speed: n
 }
 
 /**
- * The steady speed at a power, in m/s: where the power at that speed is the one given. Downhill, where no power is needed up to it,
- * the speed at which the bike rolls by itself, if that is greater.
+ * The steady speed at a power, in m/s: the one at which `powerAt` is that power. Downhill it is above the speed at which the bike rolls by
+ * itself.
  *
  * @example 1000 / speedAt(95, 0.05, 0.012, 130) // 467.4 s per kilometre
  */

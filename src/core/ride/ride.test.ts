@@ -10,7 +10,6 @@ test('worked examples of methods, section 6', () => {
   expect(1000 / speedAt(96, 0.05, 0.012, 130)).toBeCloseTo(472.1, 1);
   const steepest = steepestGradient(104, 0.018, 180, 1.29);
   expect(steepest).toBeCloseTo(0.115, 3);
-  expect(1.29 * 3.6).toBeCloseTo(4.7, 0);
 });
 
 test('the speed at a power is the one at which that power is needed, up and down', () => {
@@ -42,6 +41,8 @@ test('more load never arrives earlier, a higher gear is never walked less', () =
       (massKg, more, developmentM) => {
         const light = paceAlong(classes, 20, { massKg, powerW: 130, developmentM });
         const heavy = paceAlong(classes, 20, { massKg: massKg + more, powerW: 130, developmentM });
+        for (let i = 0; i < light.seconds.length; i += 50)
+          expect(heavy.seconds[i]!).toBeGreaterThanOrEqual(light.seconds[i]! - 1e-6);
         expect(heavy.walkedM.at(-1)!).toBeGreaterThanOrEqual(light.walkedM.at(-1)!);
         const high = paceAlong(classes, 20, { massKg, powerW: 130, developmentM: 1.3 * developmentM });
         expect(high.walkedM.at(-1)!).toBeGreaterThanOrEqual(light.walkedM.at(-1)!);

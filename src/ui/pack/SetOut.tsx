@@ -24,6 +24,8 @@ export function SetOut({ entries, recorded, unticked, earlier }: Props) {
   const [busy, setBusy] = useState(false);
   const bikeId = evaluation.plan.bike?.id ?? null;
   const steps = testRide(evaluation);
+  const now = testAnswers(recorded.tested, bikeId ?? '');
+  const before = testAnswers(earlier, bikeId ?? '');
   const floor = evaluation.floor.length;
   const stops = evaluation.findings.filter(({ severity }) => severity === 'stop');
   const depart = async () => {
@@ -49,9 +51,8 @@ export function SetOut({ entries, recorded, unticked, earlier }: Props) {
               <Trial
                 key={step.check}
                 step={step}
-                bikeId={bikeId}
-                now={testAnswers(recorded.tested, bikeId)}
-                before={testAnswers(earlier, bikeId)}
+                now={now}
+                before={before}
                 onAnswer={(bagId, isGood) => entries.answer(step.check, bikeId, bagId, isGood)}
               />
             ))}
@@ -115,7 +116,6 @@ export function SetOut({ entries, recorded, unticked, earlier }: Props) {
 
 interface TrialProps {
   step: TestStep;
-  bikeId: string;
   now: ReadonlyMap<string, Tested>;
   before: ReadonlyMap<string, Tested>;
   onAnswer: (bagId: string | null, isGood: boolean) => void;

@@ -84,7 +84,10 @@ export class EntryStore {
   /** Takes up what is kept on this phone, then asks the server for the rest. Call once in the browser. */
   async start(): Promise<void> {
     const kept = await this.surroundings.keep.read().catch(() => []);
-    this.unsent.unshift(...kept.filter(({ isSent }) => !isSent).map(({ entry }) => entry));
+    // What was recorded while this was being read may be in it already.
+    this.unsent.unshift(
+      ...kept.flatMap(({ entry, isSent }) => (isSent || this.entries.has(entry.id) ? [] : [entry])),
+    );
     this.join(kept.map(({ entry }) => entry));
     this.changed();
     await this.flush();

@@ -119,6 +119,10 @@ export async function enterPhone(accountId: string): Promise<Phone> {
   return Phone.open(accountId);
 }
 
+/** Where changes are kept that a tab of an account could not save. */
+const unsavedOf = (accountId: string): string[] =>
+  Object.keys(localStorage).filter((key) => key.startsWith(`${UNSAVED}${accountId}:`));
+
 /** How many entries and unsaved lists of changes would be lost if this phone were cleared now. */
 export async function unsentOnPhone(): Promise<number> {
   const accountId = accountOnPhone();
@@ -126,16 +130,17 @@ export async function unsentOnPhone(): Promise<number> {
   const phone = await Phone.open(accountId);
   const unsent = await phone.unsent();
   phone.close();
-  return unsent + Object.keys(localStorage).filter((key) => key.startsWith(UNSAVED)).length;
+  return unsent + unsavedOf(accountId).length;
 }
 
-/** Deletes everything that was kept here of whoever was signed in. */
+/** Deletes everything that was kept here of whoever was signed in. What another account could not send still waits for it. */
 export async function clearPhone(): Promise<void> {
   try {
     const accountId = accountOnPhone();
-    for (const key of Object.keys(localStorage)) if (key.startsWith(PREFIX)) localStorage.removeItem(key);
-    for (const key of Object.keys(sessionStorage)) if (key.startsWith(PREFIX)) sessionStorage.removeItem(key);
-    if (accountId !== null) await deleteDB(nameOf(accountId));
+    if (accountId === null) return;
+    for (const key of unsavedOf(accountId)) localStorage.removeItem(key);
+    localStorage.removeItem(ACCOUNT);
+    await deleteDB(nameOf(accountId));
   } catch {
     // Where storage is denied nothing was kept.
   }

@@ -67,7 +67,11 @@ export function PlanProvider(props: {
 
   useEffect(() => {
     store.start();
-    void kept.adopt().then((adopted) => adopted && store.start());
+    // Where storage is denied there is nothing to take over.
+    kept.adopt().then(
+      (adopted) => adopted && store.start(),
+      () => undefined,
+    );
     const online = () => void store.flush();
     const leaving = (event: BeforeUnloadEvent) => {
       if (store.getSaving().unsaved > 0) event.preventDefault();

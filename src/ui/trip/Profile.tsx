@@ -10,6 +10,7 @@ import {
   type ChartOptions,
   type Plugin,
 } from 'chart.js';
+import { useComputedColorScheme } from '@mantine/core';
 import { useEffect, useMemo, useRef } from 'react';
 import { Line } from 'react-chartjs-2';
 import type { Ride } from '@/core/facts/ride';
@@ -20,8 +21,14 @@ Chart.defaults.font.family = "'Source Sans 3 Variable', sans-serif";
 Chart.defaults.font.size = 13;
 Chart.register(LineController, LineElement, PointElement, LinearScale, Filler);
 
+/** A colour of the page, in the scheme that is on: a canvas takes no variables. */
+const colour = (name: string): string =>
+  getComputedStyle(document.documentElement).getPropertyValue(name).trim();
+
 /** So many points are drawn; more than a screen has columns. */
 const POINTS = 800;
+/** Rise over run that is shown as steep. */
+const STEEP = 0.08;
 
 interface Props {
   ride: Ride;
@@ -32,9 +39,11 @@ interface Props {
 /** Heights along the route, with where the days end, what is steep, and what is pointed at. */
 export function Profile({ ride, atM, onPoint }: Props) {
   const { units } = usePlan();
+  const scheme = useComputedColorScheme();
   const { line, days } = ride;
   const [perDistance, perHeight] = units === 'metric' ? [1000, 1] : [1609.344, 0.3048];
   const data = useMemo(() => {
+    const steep = colour('--stop');
     const every = Math.max(1, Math.floor(line.height.length / POINTS));
     const points = [];
     for (let i = 0; i < line.height.length; i += every)
@@ -43,9 +52,9 @@ export function Profile({ ride, atM, onPoint }: Props) {
       datasets: [
         {
           data: points,
-          borderColor: '#1f4d3d',
+          borderColor: colour('--accent'),
           borderWidth: 1.5,
-          backgroundColor: 'rgba(31, 77, 61, 0.14)',
+          backgroundColor: colour('--accent-soft'),
           fill: 'start',
           pointRadius: 0,
           segment: {
@@ -58,13 +67,14 @@ export function Profile({ ride, atM, onPoint }: Props) {
             }) => {
               const rise =
                 ((p1.parsed.y! - p0.parsed.y!) * perHeight) / ((p1.parsed.x! - p0.parsed.x!) * perDistance);
-              return rise > 0.08 ? '#963221' : undefined;
+              return rise > STEEP ? steep : undefined;
             },
           },
         },
       ],
     };
-  }, [line, perDistance, perHeight]);
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- the colours are those of the scheme
+  }, [line, perDistance, perHeight, scheme]);
   // A chart takes its plugins when it is made: what they draw comes from here, and is drawn anew.
   const marked = useRef({ days, atM });
   const chart = useRef<Chart<'line'>>(null);
@@ -76,12 +86,12 @@ export function Profile({ ride, atM, onPoint }: Props) {
     () => ({
       id: 'marks',
       afterDatasetsDraw({ ctx, chartArea: { top, bottom }, scales: { x } }) {
-        const upright = (alongM: number, colour: string, dash: number[]) => {
+        const upright = (alongM: number, ink: string, dash: number[]) => {
           const at = x!.getPixelForValue(alongM / perDistance);
           ctx.save();
           ctx.beginPath();
           ctx.setLineDash(dash);
-          ctx.strokeStyle = colour;
+          ctx.strokeStyle = ink;
           ctx.moveTo(at, top);
           ctx.lineTo(at, bottom);
           ctx.stroke();
@@ -90,11 +100,11 @@ export function Profile({ ride, atM, onPoint }: Props) {
         };
         const { days, atM } = marked.current;
         days.slice(0, -1).forEach(({ day, toM }) => {
-          const at = upright(toM, '#5a584f', [4, 3]);
-          ctx.fillStyle = '#5a584f';
+          const at = upright(toM, colour('--ink-soft'), [4, 3]);
+          ctx.fillStyle = colour('--ink-soft');
           ctx.fillText(`night ${day}`, at + 4, top + 10);
         });
-        if (atM !== null) upright(atM, '#963221', []);
+        if (atM !== null) upright(atM, colour('--stop'), []);
       },
     }),
     [perDistance],
@@ -113,18 +123,25 @@ export function Profile({ ride, atM, onPoint }: Props) {
         x: {
           type: 'linear',
           max: line.lengthM / perDistance,
-          title: { display: true, text: units === 'metric' ? 'km' : 'mi' },
+          title: { display: true, text: units === 'metric' ? 'km' : 'mi', color: colour('--ink-soft') },
+          grid: { color: colour('--line') },
+          ticks: { color: colour('--ink-soft') },
         },
-        y: { title: { display: true, text: units === 'metric' ? 'm' : 'ft' } },
+        y: {
+          title: { display: true, text: units === 'metric' ? 'm' : 'ft', color: colour('--ink-soft') },
+          grid: { color: colour('--line') },
+          ticks: { color: colour('--ink-soft') },
+        },
       },
     }),
-    [line, units, perDistance, onPoint],
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- the colours are those of the scheme
+    [line, units, perDistance, onPoint, scheme],
   );
   return (
     <div className={styles.profile}>
       <Line
         ref={chart}
-        key={units}
+        key={`${units} ${scheme}`}
         role="img"
         aria-label="Heights along the route"
         data={data}

@@ -59,7 +59,7 @@ export function RouteImport({ hasRoute }: { hasRoute: boolean }) {
   const take = async () => {
     setDone(1);
     try {
-      const made = await reader().make([...chosen], Intl.DateTimeFormat().resolvedOptions().timeZone);
+      const made = await reader().make([...chosen]);
       if (!made.ok) setProblem(made.error);
       else {
         const edit: Edit = { kind: 'set route', route: made.value };

@@ -3,7 +3,7 @@
 import { Button, TextInput } from '@mantine/core';
 import dynamic from 'next/dynamic';
 import { useState, type SubmitEvent } from 'react';
-import { rideOf, type Ride } from '@/core/facts/ride';
+import { rideOf, STOPS_SHARE, type Ride } from '@/core/facts/ride';
 import type { RoutePatch } from '@/core/trip/route/route';
 import { CLIMB_METHOD } from '@/core/trip/route/elevation';
 import {
@@ -129,7 +129,7 @@ export function RouteSection() {
                     <Button
                       size="compact-xs"
                       variant="default"
-                      aria-label={`End day ${day.day} ${format.distance(STEP_M)} sooner`}
+                      aria-label={`End day ${day.day} ${format.distance(STEP_M)} earlier`}
                       onClick={() => moveEnd(i, -STEP_M)}
                     >
                       −
@@ -163,7 +163,8 @@ export function RouteSection() {
       </div>
       <p className="quiet">
         Times are for {format.mass(1000 * ride.cyclist.massKg)} in all at {ride.cyclist.powerW} W, with stops
-        of 12 minutes in each hour of riding. One more kilogram costs {duration(ride.secondsPerKg)}.{' '}
+        of {60 * STOPS_SHARE} minutes in each hour of riding. One more kilogram costs{' '}
+        {duration(ride.secondsPerKg)}.{' '}
         {ride.isSuggested
           ? 'The days are suggested: the hardest is as easy as can be.'
           : 'The days end where you set them.'}

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { fail, ok, type Result } from '@/core/result';
 import { isOnEarth, MOST_POINTS, placeKindOf, type Imported } from './imported';
-import { lineOf, nameFrom, type Route } from './route';
+import { lineOf, nameFrom, noteFrom, type Route } from './route';
 
 const position = z.tuple([z.number(), z.number()], z.number());
 const geometry = z.discriminatedUnion('type', [
@@ -65,7 +65,7 @@ export function parseGeojson(text: string): Result<Imported> {
             lat,
             lon,
             kind: placeKindOf(word(properties?.symbol), word(properties?.type), name),
-            note: word(properties?.note ?? properties?.description).slice(0, 500),
+            note: noteFrom(word(properties?.note ?? properties?.description)),
           });
   }
   if (result.tracks.length === 0 && result.waypoints.length === 0)

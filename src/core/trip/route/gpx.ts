@@ -1,7 +1,7 @@
 import { SaxesParser, type SaxesTagPlain } from 'saxes';
 import { fail, ok, type Result } from '@/core/result';
 import { isOnEarth, MOST_POINTS, placeKindOf, type Imported, type ImportedTrack } from './imported';
-import { nameFrom } from './route';
+import { nameFrom, noteFrom } from './route';
 
 /** Nested deeper than any GPX. */
 const MOST_DEPTH = 50;
@@ -21,10 +21,13 @@ interface Point {
  * Reads GPX 1.0 and 1.1: tracks (their segments joined), routes and waypoints. A streaming parser that knows no entities but the five of
  * XML, so that a file cannot make itself larger. An error names the line.
  *
- * @param onProgress told how much is done, from 0 to 1; gives false to stop
+ * @param onProgress told how much is done, from 0 to 1
  * @example parseGpx('<gpx><trk><trkseg><trkpt lat="1" lon="2"/>…').value.tracks[0].lat // [1, …]
  */
-export function parseGpx(text: string, onProgress: (done: number) => boolean = () => true): Result<Imported> {
+export function parseGpx(
+  text: string,
+  onProgress: (done: number) => void = () => undefined,
+): Result<Imported> {
   const result: Imported = { name: '', tracks: [], waypoints: [], leftOut: [] };
   const parser = new SaxesParser();
   const path: string[] = [];
@@ -85,7 +88,7 @@ export function parseGpx(text: string, onProgress: (done: number) => boolean = (
             lat,
             lon,
             kind: placeKindOf(sym, type, name),
-            note: desc.slice(0, 500),
+            note: noteFrom(desc),
           });
         point = null;
       }
@@ -102,7 +105,7 @@ export function parseGpx(text: string, onProgress: (done: number) => boolean = (
 
   for (let i = 0; i < text.length && problem === null; i += CHUNK) {
     parser.write(text.slice(i, i + CHUNK));
-    if (!onProgress(Math.min(1, (i + CHUNK) / text.length))) return fail('Stopped.');
+    onProgress(Math.min(1, (i + CHUNK) / text.length));
   }
   if (problem === null) parser.close();
   if (problem !== null) return fail(problem);

@@ -12,13 +12,14 @@ export type Heights = (lat: Float64Array, lon: Float64Array) => Promise<Float64A
  * these have gaps, of the elevation service.
  *
  * @param makeId for each place
+ * @param timeZoneAt of a place, by its latitude and longitude
  */
 export async function makeRoute(
   tracks: readonly ImportedTrack[],
   waypoints: readonly Waypoint[],
   heights: Heights,
   makeId: () => string,
-  timeZone = 'UTC',
+  timeZoneAt: (lat: number, lon: number) => string = () => 'UTC',
 ): Promise<Result<Route>> {
   const joined: ImportedTrack = { name: '', lat: [], lon: [], heightM: [] };
   for (const { lat, lon, heightM } of tracks)
@@ -54,7 +55,7 @@ export async function makeRoute(
     stretches: [],
     places: waypoints.map(({ kind, name, lat, lon, note }) => ({ id: makeId(), name, kind, lat, lon, note })),
     stops: null,
-    timeZone,
-  } satisfies Record<keyof Route, unknown> | Record<string, unknown>);
+    timeZone: timeZoneAt(line.lat[0]!, line.lon[0]!),
+  });
   return route.success ? ok(route.data) : fail(route.error.issues[0]?.message ?? 'The route cannot be read.');
 }

@@ -209,6 +209,31 @@ test('what a waypoint marks', () => {
   expect(placeKindOf('', '', 'Viewpoint')).toBe('other');
 });
 
+test('notes and names of a file become one line of plain text, and nothing else is taken', async () => {
+  const line = {
+    type: 'LineString',
+    coordinates: [
+      [9, 48, 1],
+      [9, 48.01, 1],
+    ],
+  };
+  const point = { type: 'Point', coordinates: [9, 48] };
+  const feature = (geometry: object, properties: object) => ({ type: 'Feature', properties, geometry });
+  const note = `two\nlines \u0000${'🏕️'.repeat(400)}`;
+  const parsed = parseGeojson(
+    JSON.stringify({
+      type: 'FeatureCollection',
+      features: [feature(line, { name: 'Way' }), feature(point, { name: '\u0000Spring', note })],
+    }),
+  );
+  if (!parsed.ok) throw new Error(parsed.error);
+  const made = await makeRoute(parsed.value.tracks, parsed.value.waypoints, noHeights, makeId);
+  expect(made.ok && made.value.places[0]!.note).toMatch(/^two lines .*🏕/u);
+  if (!made.ok) throw new Error(made.error);
+  const place = { ...made.value.places[0]!, note: 'a\u0000b' };
+  expect(routeSchema.safeParse({ ...made.value, places: [place] }).success).toBe(false);
+});
+
 test('a route whose line is broken is refused by its schema', async () => {
   const route = await routeOf(GPX);
   expect(routeSchema.safeParse({ ...route, height: route.height.slice(0, -1) }).success).toBe(false);

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { idSchema, nameSchema } from '@/core/units/measures';
-import { plainText } from '@/core/units/text';
+import { cutTo, isOneLine, plainText } from '@/core/units/text';
 import { decodeDeltas, encodeDeltas } from './deltas';
 import { cleanHeights, climbOf, type Climb } from './elevation';
 
@@ -31,7 +31,7 @@ export const placeSchema = z.object({
   kind: z.enum(PLACE_KINDS),
   lat: z.number().min(-90).max(90),
   lon: z.number().min(-180).max(180),
-  note: z.string().max(500).default(''),
+  note: z.string().max(500).refine(isOneLine, 'A note is one line of plain text.').default(''),
   /** Of water: whether it can be relied upon. */
   water: z.enum(['reliable', 'seasonal', 'doubtful']).default('reliable'),
 });
@@ -155,7 +155,8 @@ export function codedLine({
 
 /** One line of plain text from a file, or what stands in for none. */
 export const nameFrom = (text: string | undefined, fallback: string): string =>
-  plainText(text ?? '')
-    .replace(/\s+/g, ' ')
-    .trim()
-    .slice(0, 120) || fallback;
+  oneLine(text ?? '', 120) || fallback;
+export const noteFrom = (text: string): string => oneLine(text, 500);
+
+const oneLine = (text: string, most: number): string =>
+  cutTo(plainText(text.replace(/\s+/g, ' ')).trim(), most);
