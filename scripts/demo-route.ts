@@ -2,6 +2,7 @@
 import { writeFileSync } from 'node:fs';
 import { makeRoute } from '@/core/trip/route/makeRoute';
 import type { PlaceKind } from '@/core/trip/route/route';
+import { readHours } from '@/workers/readHours';
 import { fromKm, heightAt, REGION, riverNorthKm } from '@/standins/terrain';
 
 /** Kilometres east and north of the region's middle; null: on the river's bank, so far east. */
@@ -58,22 +59,29 @@ const CORNERS: readonly (readonly [east: number, north: number | null])[] = [
   ] as const),
 ];
 /** Along the way as a share of its length, and how many metres to the side. */
-const PLACES: readonly [at: number, sideM: number, kind: PlaceKind, name: string, note: string][] = [
+const PLACES: readonly [
+  at: number,
+  sideM: number,
+  kind: PlaceKind,
+  name: string,
+  note: string,
+  hours?: string,
+][] = [
   [0, 60, 'station', 'Valley halt', 'Trains every two hours'],
-  [0.03, 40, 'shop', 'Village shop', 'Bread, cheese, gas'],
+  [0.03, 40, 'shop', 'Village shop', 'Bread, cheese, gas', 'Mo-Fr 07:30-18:30; Sa 08:00-13:00'],
   [0.035, 90, 'water', 'Village fountain', ''],
   [0.12, 150, 'water', 'Spring below the rim', 'A pipe by the track'],
-  [0.2, 700, 'café', 'Rim café', ''],
+  [0.2, 700, 'café', 'Rim café', '', 'Mo-Su 10:00-18:00'],
   [0.29, 120, 'campsite', 'Plateau meadow', 'Toilets, no shower'],
   [0.295, 250, 'water', 'Meadow tap', ''],
-  [0.36, 300, 'shop', 'Farm shop', 'An honesty box'],
-  [0.52, 200, 'water', 'Cattle trough', 'Treat it; may be dry in summer'],
+  [0.36, 300, 'shop', 'Farm shop', 'Eggs, milk, bread', 'Mo-Fr 09:00-12:00,14:00-18:00'],
+  [0.52, 200, 'water', 'Cattle trough', 'Treat it; may be dry'],
   [0.6, 180, 'water', 'Chapel well', ''],
   [0.67, 80, 'campsite', 'River bend', 'By the water, kitchen shelter'],
   [0.672, 130, 'water', 'River bend tap', ''],
   [0.68, 500, 'hut', 'Ferry hut', 'Six places'],
-  [0.74, 150, 'bike repair', 'Mill workshop', ''],
-  [0.745, 250, 'pharmacy', 'Mill village pharmacy', ''],
+  [0.74, 150, 'bike repair', 'Mill workshop', '', 'Mo-Fr 08:00-17:00'],
+  [0.745, 250, 'pharmacy', 'Mill village pharmacy', '', 'Mo-Sa 08:30-12:30'],
   [0.75, 200, 'station', 'Mill village station', ''],
   [0.88, 220, 'water', 'Wayside spring', ''],
 ];
@@ -110,7 +118,7 @@ const line = spline(corners, 30).map(([x, y], i): [number, number] => [
   y + 0.07 * Math.cos(i / 5.3) + 0.04 * Math.sin(i / 3.1 + 1),
 ]);
 const points = line.map(([x, y]) => fromKm(x, y));
-const waypoints = PLACES.map(([at, sideM, kind, name, note]) => {
+const waypoints = PLACES.map(([at, sideM, kind, name, note, hours]) => {
   const i = Math.min(line.length - 2, Math.round(at * (line.length - 1)));
   const [[x, y], [nextX, nextY]] = [line[i]!, line[i + 1]!];
   const long = Math.hypot(nextX - x, nextY - y);
@@ -119,7 +127,7 @@ const waypoints = PLACES.map(([at, sideM, kind, name, note]) => {
     y + ((nextX - x) / long) * (sideM / 1000),
   );
   const rounded = (value: number) => Math.round(value * 1e5) / 1e5;
-  return { kind, name, note, lat: rounded(lat), lon: rounded(lon) };
+  return { kind, name, note, lat: rounded(lat), lon: rounded(lon), ...(hours && { hours }) };
 });
 let ids = 0;
 const made = await makeRoute(
@@ -135,6 +143,11 @@ const made = await makeRoute(
   () => Promise.reject(new Error('has heights')),
   () => `place-${(ids += 1)}`,
   () => REGION.timeZone,
+  async (text) => {
+    const read = await readHours(text, '2027-04-16');
+    if (!read.ok) throw new Error(read.error);
+    return read.value;
+  },
 );
 if (!made.ok) throw new Error(made.error);
 const { lengthM } = made.value;
@@ -148,6 +161,9 @@ const route = {
     { fromM: Math.round(0.5 * lengthM), ground: 'fine gravel' },
     { fromM: Math.round(0.86 * lengthM), ground: 'asphalt' },
   ],
+  places: made.value.places.map((place) =>
+    place.name === 'Cattle trough' ? { ...place, water: 'doubtful' } : place,
+  ),
   firstStartMin: 630,
 };
 writeFileSync(

@@ -5,9 +5,12 @@ import { distanceM } from '@/core/trip/route/geo';
 import { parseGeojson } from '@/core/trip/route/geojson';
 import { parseGpx } from '@/core/trip/route/gpx';
 import type { Imported, Waypoint } from '@/core/trip/route/imported';
-import { makeRoute } from '@/core/trip/route/makeRoute';
-import type { Route } from '@/core/trip/route/route';
+import { makeRoute, placesFrom } from '@/core/trip/route/makeRoute';
+import { parsePlacesCsv } from '@/core/trip/route/placesCsv';
+import type { Place, Route } from '@/core/trip/route/route';
+import type { Hours } from '@/core/trip/route/hours';
 import { ok, type Result } from '@/core/result';
+import { readHours } from './readHours';
 
 /** What a file holds, as it is shown before it is taken. */
 export interface Understood {
@@ -21,8 +24,13 @@ let imported: Imported | null = null;
 /** Reads routes off the page's thread, so that a hundred thousand points do not hold up a click. */
 const api = {
   read(text: string, onProgress: (done: number) => void): Result<Understood> {
-    const isJson = text.trimStart().startsWith('{');
-    const parsed = isJson ? parseGeojson(text) : parseGpx(text, onProgress);
+    const begins = text.trimStart()[0];
+    const parsed =
+      begins === '{'
+        ? parseGeojson(text)
+        : begins === '<'
+          ? parseGpx(text, onProgress)
+          : parsePlacesCsv(text);
     if (!parsed.ok) return parsed;
     imported = parsed.value;
     return ok({
@@ -38,12 +46,30 @@ const api = {
     });
   },
   /** Makes a route of the tracks with these indices, in this order. */
-  async make(indices: number[]): Promise<Result<Route>> {
+  async make(indices: number[], date: string): Promise<Result<Route>> {
     const tracks = indices.map((index) => imported!.tracks[index]!);
-    return makeRoute(tracks, imported!.waypoints, heights, () => crypto.randomUUID(), tzlookup);
+    return makeRoute(tracks, imported!.waypoints, heights, makeId, tzlookup, hoursOf(date));
   },
+  /** The places of a file that has no line. */
+  places: (date: string): Promise<Place[]> => placesFrom(imported!.waypoints, makeId, hoursOf(date)),
+  /** Makes a route that runs straight from each point to the next. */
+  draw: (lat: number[], lon: number[]): Promise<Result<Route>> =>
+    makeRoute(
+      [{ name: 'Drawn route', lat, lon, heightM: lat.map(() => NaN) }],
+      [],
+      heights,
+      makeId,
+      tzlookup,
+    ),
+  hours: (text: string, date: string): Promise<Result<Hours>> => readHours(text, date),
 };
 export type RouteWorker = typeof api;
+
+const makeId = () => crypto.randomUUID();
+const hoursOf = (date: string) => async (text: string) => {
+  const read = await readHours(text, date);
+  return read.ok ? read.value : null;
+};
 
 const AT_ONCE = 50_000;
 

@@ -44,6 +44,8 @@ export interface Check {
   id: string;
   stage: Stage;
   judges: SubjectKind;
+  /** What it finds depends on the weather: told when it holds in the chosen scenario and not in what is expected. */
+  readsWeather?: true;
   run(facts: Facts, format: Formatter): Judgement[];
 }
 
@@ -80,9 +82,26 @@ export function findingOf(check: Check, judgement: Judgement, of = ''): Finding 
   };
 }
 
-/** All that a check finds. */
-export const findingsOf = (check: Check, facts: Facts, format: Formatter): Finding[] =>
-  check.run(facts, format).map((judgement) => findingOf(check, judgement));
+/** All that a check finds. What the expected weather does not bring says in which weather it applies. */
+export function findingsOf(check: Check, facts: Facts, format: Formatter): Finding[] {
+  const found = check.run(facts, format).map((judgement) => findingOf(check, judgement));
+  const { trip } = facts.plan;
+  if (!check.readsWeather || trip.scenario === 'expected') return found;
+  const asExpected = { ...facts, plan: { ...facts.plan, trip: { ...trip, scenario: 'expected' as const } } };
+  const usual = new Set(
+    check
+      .run(asExpected, format)
+      .map((judgement) => `${judgement.severity} ${findingOf(check, judgement).id}`),
+  );
+  return found.map((finding) =>
+    usual.has(`${finding.severity} ${finding.id}`)
+      ? finding
+      : Object.defineProperty(finding, 'message', {
+          value: `In ${trip.scenario} weather: ${finding.message}`,
+          enumerable: true,
+        }),
+  );
+}
 
 /** "quilt", "quilt and mat", "quilt, mat and 3 more". */
 export function listed(names: readonly string[], most = 3): string {

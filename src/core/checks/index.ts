@@ -2,6 +2,7 @@ import { assumedLimits } from './assumedLimits';
 import { bareStart } from './bareStart';
 import { bottleSpace } from './bottles';
 import { clearView, hiddenLamp } from './clearView';
+import { circumstances } from './circumstances';
 import { closing } from './closing';
 import { dugOut } from './dugOut';
 import { companions } from './companions';
@@ -16,6 +17,7 @@ import { noPlace } from './noPlace';
 import { unmetWishes } from './unmetWishes';
 import { noLight, noRepair, nothingWarm, noWater } from './missing';
 import { mustStayDry } from './staysDry';
+import { closedWhenPassed, missesTrain } from './openWhenPassed';
 import { outOfReach } from './outOfReach';
 import { bagOverMass, bikeOverMass, bodyOverMass, compartmentOverMass } from './overMass';
 import { outsideThings } from './outside';
@@ -29,6 +31,7 @@ import { tooLong } from './tooLong';
 import { tooNear } from './tooNear';
 import { tyreLimits } from './tyres';
 import { unloaded } from './unloaded';
+import { weather } from './weather';
 
 /** Every judgement, in the order findings of the same severity are listed. */
 export const CHECKS: readonly Check[] = [
@@ -50,6 +53,10 @@ export const CHECKS: readonly Check[] = [
   daysWithoutPlace,
   dryCamp,
   walkedUp,
+  closedWhenPassed,
+  missesTrain,
+  weather,
+  circumstances,
   unloaded,
   leftBehind,
   sideImbalance,

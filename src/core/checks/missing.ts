@@ -1,4 +1,5 @@
 import type { Thing } from '@/core/kit/thing';
+import { conditionsOf } from '@/core/facts/conditions';
 import type { Facts } from '@/core/facts/facts';
 import type { Fix } from '@/core/advice/fix';
 import type { Check, Judgement, Severity } from './finding';
@@ -50,7 +51,8 @@ export const nothingWarm = missing('nothing keeps you warm', (thing) => thing.pr
   none: 'Nothing in the kit keeps you warm at night.',
   notTaken: 'What keeps you warm at night is not on the bike.',
   reason: 'A sleeping bag or quilt that suits the coldest night. Being wet or tired makes any night colder.',
-  severity: ({ conditions: { nights, sleepsOutside } }) => {
+  severity: (facts) => {
+    const { nights, sleepsOutside } = conditionsOf(facts);
     if (nights.every(({ sleeping }) => sleeping === 'hotel')) return null;
     return sleepsOutside ? 'stop' : 'check';
   },
@@ -62,7 +64,7 @@ export const noLight = missing('no light', (thing) => thing.provides.includes('l
   notTaken: 'No light is on the bike.',
   reason:
     'A puncture or a wrong turn can end a day ride in the dark, and tunnels are dark by day. Local law says which lights.',
-  severity: ({ conditions }) => (conditions.nights.length > 0 ? 'stop' : 'check'),
+  severity: (facts) => (conditionsOf(facts).nights.length > 0 ? 'stop' : 'check'),
 });
 
 /** No water at the start. */

@@ -1,3 +1,4 @@
+import { conditionsOf } from '@/core/facts/conditions';
 import { listed, type Check } from './finding';
 
 /** Food in more than so many bags cannot be hung or carried away in one go. */
@@ -8,8 +9,9 @@ export const scented: Check = {
   id: 'scented',
   stage: 'load',
   judges: 'trip',
-  run({ conditions, compartments }) {
-    if (!conditions.sleepsOutside) return [];
+  run(facts) {
+    const { compartments } = facts;
+    if (!conditionsOf(facts).sleepsOutside) return [];
     const bags = new Map<string, string>();
     for (const { spot, things } of compartments)
       if (things.some(({ system }) => system === 'food')) bags.set(spot.bag.id, spot.bag.name);

@@ -1,4 +1,5 @@
 import { moveFix, roomFor } from '@/core/advice/fixes';
+import { conditionsOf } from '@/core/facts/conditions';
 import { staysDry } from '@/core/packing/rules';
 import type { Fix } from '@/core/advice/fix';
 import type { Check } from './finding';
@@ -8,6 +9,7 @@ export const mustStayDry: Check = {
   id: 'must stay dry',
   stage: 'load',
   judges: 'thing',
+  readsWeather: true,
   run: (facts) =>
     facts.compartments.flatMap(({ spot, things }) =>
       things.flatMap((thing) => {
@@ -17,7 +19,7 @@ export const mustStayDry: Check = {
           weather === 'shower-proof' &&
           thing.dry === 'must' &&
           !thing.inDrySack &&
-          facts.conditions.rain === 'likely';
+          conditionsOf(facts).rain === 'likely';
         if (!open && !doubtful) return [];
         const sack: Fix = {
           label: `Put ${thing.name} in a dry sack`,

@@ -19,6 +19,13 @@ export const demoPlan = (): Plan => ({
     nightMinimumC: 3,
     dayMaximumC: 17,
     rain: 'likely',
+    weather: [
+      { minC: 5, maxC: 16, rainChance: 20, rainMm: 0.5, windKmh: 15, heightM: null },
+      { minC: 3, maxC: 13, rainChance: 60, rainMm: 5, windKmh: 28, heightM: null },
+      { minC: 4, maxC: 17, rainChance: 30, rainMm: 1, windKmh: 18, heightM: null },
+    ],
+    scenario: 'expected',
+    circumstances: ['train'],
     cooking: 'stove',
     filling: 'by when it is wanted',
     surface: 'gravel',

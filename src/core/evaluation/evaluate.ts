@@ -12,6 +12,7 @@ import {
 } from '@/core/checks/finding';
 import { formatterFor, type Formatter } from '@/core/units/format';
 import { factsOf, type Facts } from '@/core/facts/facts';
+import { conditionsOf } from '@/core/facts/conditions';
 import { rideOf } from '@/core/facts/ride';
 import type { Plan } from '@/core/plan/plan';
 import type { RiderFacts } from '@/core/facts/riderFacts';
@@ -130,7 +131,7 @@ function stageFact(stage: Stage, facts: Facts, format: Formatter): string {
     case 'trip':
       if (ride)
         return `${ride.days.length === 1 ? '1 day' : `${ride.days.length} days`}, ${format.distance(ride.line.lengthM)}`;
-      return `${plan.trip.nights === 1 ? '1 night' : `${plan.trip.nights} nights`}, ${format.temperature(plan.trip.nightMinimumC)}`;
+      return `${plan.trip.nights === 1 ? '1 night' : `${plan.trip.nights} nights`}, ${format.temperature(Math.round(conditionsOf(facts).coldestC))}`;
     case 'bike':
       return plan.bags.length ? `${plan.bags.length} bags, ${format.volume(totals.capacityMl)}` : 'No bags';
     case 'kit':

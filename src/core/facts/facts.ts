@@ -21,7 +21,6 @@ import {
 } from '@/core/ride/massProperties';
 import { thingMassErrorG, thingVolumeErrorMl } from '@/core/kit/kinds/errors';
 import { addErrors, massErrorG } from '@/core/units/uncertainty';
-import { conditionsOf, type Conditions } from '@/core/trip/conditions';
 import { bikeFactsOf, type BikeFacts } from './bikeFacts';
 import { stateAt, type Moment } from './state';
 import { RIDER_DEFAULTS, type Plan } from '@/core/plan/plan';
@@ -101,8 +100,6 @@ export interface Handling {
 /** Everything computed from a plan before judgement. */
 export interface Facts {
   plan: Plan;
-  /** What the trip brings. */
-  conditions: Conditions;
   /** The bike's figures with where each comes from. */
   figures: Figures;
   view: SideView;
@@ -202,7 +199,6 @@ export function factsOf(plan: Plan, moment: Moment = 'setting out'): Facts {
   };
   return {
     plan,
-    conditions: conditionsOf(plan.trip),
     figures,
     view,
     surroundings,

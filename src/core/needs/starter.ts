@@ -1,7 +1,7 @@
 import { kindOf, type Kind } from '@/core/kit/kinds/kinds';
 import { thingOfKind } from '@/core/kit/kinds/newThing';
 import type { Need, Thing } from '@/core/kit/thing';
-import { conditionsOf, type Conditions } from '@/core/trip/conditions';
+import { tripConditions, type Conditions } from '@/core/trip/conditions';
 import type { Trip } from '@/core/trip/trip';
 
 /** What decides which things a trip asks for. */
@@ -503,7 +503,7 @@ export interface StarterEntry {
  * @example starterList(trip, 1).map(({ kind }) => kind.name) // ['Tent, 1 person', 'Sleeping bag, 0 °C', …]
  */
 export function starterList(trip: Trip, people: number): StarterEntry[] {
-  const situation: Situation = { conditions: conditionsOf(trip), trip, people };
+  const situation: Situation = { conditions: tripConditions(trip), trip, people };
   return RULES.flatMap((rule, index) => {
     if (rule.when && !rule.when(situation)) return [];
     const [kind, ...others] = rule.kinds(situation).map((id) => kindOf(id)!);

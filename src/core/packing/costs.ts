@@ -1,7 +1,7 @@
 import { canSway } from '@/core/bag/bag';
 import { thingMassG, thingVolumeMl, type Thing } from '@/core/kit/thing';
 import type { Plan } from '@/core/plan/plan';
-import { conditionsOf } from '@/core/trip/conditions';
+import { tripConditions } from '@/core/trip/conditions';
 import type { Filling, Rain } from '@/core/trip/trip';
 import { TAIL_CHECK_KGM } from '@/core/ride/massProperties';
 import type { Spot } from './spots';
@@ -164,7 +164,7 @@ export function linearPoints(plan: Plan, thing: Thing, spot: Spot): LinearPoints
     handling: weightOf(plan, 'handling') * (drunkFromBack ? 0 : handlingPoints(thingMassG(thing), spot)),
     reach:
       weightOf(plan, 'reach') * (drunkFromBack ? 0 : reachPoints(thing, spot) + fragilePoints(thing, spot)),
-    dry: weightOf(plan, 'dry') * dryPoints(thing, spot, conditionsOf(plan.trip).rain),
+    dry: weightOf(plan, 'dry') * dryPoints(thing, spot, tripConditions(plan.trip).rain),
     'usual place': weightOf(plan, 'usual place') * usualPoints(thing, spot),
   };
 }

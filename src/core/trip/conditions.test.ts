@@ -1,10 +1,10 @@
 import { emptyPlan } from '@/core/plan/plan';
-import { conditionsOf } from './conditions';
+import { tripConditions } from './conditions';
 
 const { trip } = emptyPlan('Valley');
 
 test('a trip typed in one figure each: every day and night as the worst', () => {
-  const found = conditionsOf({ ...trip, nights: 2, nightMinimumC: 3, dayMaximumC: 18, rain: 'likely' });
+  const found = tripConditions({ ...trip, nights: 2, nightMinimumC: 3, dayMaximumC: 18, rain: 'likely' });
   expect(found.days.map(({ day, warmestC, rain }) => [day, warmestC, rain])).toEqual([
     [1, 18, 'likely'],
     [2, 18, 'likely'],
@@ -22,10 +22,10 @@ test.each([
   ['a hut', { nights: 2, sleeping: 'hut' }, false],
   ['a tarp', { nights: 1, sleeping: 'tarp' }, true],
 ] as const)('%s: whether a night is slept outside', (_, change, outside) => {
-  expect(conditionsOf({ ...trip, ...change }).sleepsOutside).toBe(outside);
+  expect(tripConditions({ ...trip, ...change }).sleepsOutside).toBe(outside);
 });
 
 test('the same trip gives the same object, another trip another', () => {
-  expect(conditionsOf(trip)).toBe(conditionsOf(trip));
-  expect(conditionsOf({ ...trip })).not.toBe(conditionsOf(trip));
+  expect(tripConditions(trip)).toBe(tripConditions(trip));
+  expect(tripConditions({ ...trip })).not.toBe(tripConditions(trip));
 });

@@ -1,6 +1,8 @@
 import { z } from 'zod';
 import { SURFACES } from '@/core/bike/tyrePressure';
 import { nameSchema, temperatureC } from '@/core/units/measures';
+import { CIRCUMSTANCES } from './circumstances';
+import { SCENARIOS, weatherDaySchema } from './weather';
 
 export const SLEEPING = ['tent', 'bivvy', 'tarp', 'hammock', 'hut', 'hotel'] as const;
 export type Sleeping = (typeof SLEEPING)[number];
@@ -37,6 +39,22 @@ export const tripSchema = z.object({
   nightMinimumC: temperatureC.describe('Expected coldest night'),
   dayMaximumC: temperatureC.describe('Expected warmest day'),
   rain: z.enum(RAIN),
+  weather: z
+    .union([
+      z
+        .array(weatherDaySchema)
+        .min(1)
+        .max(MOST_NIGHTS + 1),
+      z.null(),
+    ])
+    .default(null)
+    .describe('Day by day; null where the figures for the whole trip hold'),
+  scenario: z.enum(SCENARIOS).default('expected').describe('The weather that the trip is judged in'),
+  circumstances: z
+    .array(z.enum(CIRCUMSTANCES))
+    .max(CIRCUMSTANCES.length)
+    .default([])
+    .describe('What brings a caution of its own: a plane, a border, wild camping'),
   cooking: z.enum(COOKING).default('stove').describe('How the rider eats'),
   filling: z.enum(FILLINGS),
   surface: z.enum(SURFACES).default('gravel').describe('What most of the way is like; sets tyre pressures'),

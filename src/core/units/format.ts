@@ -71,6 +71,10 @@ export function formatDistance(metres: number, units: UnitSystem): string {
 export const formatHeight = (metres: number, units: UnitSystem): string =>
   units === 'metric' ? `${fixed(metres, 0)} m` : `${fixed(metres / 0.3048, 0)} ft`;
 
+/** @example formatSpeed(40, 'metric') // '40 km/h' */
+export const formatSpeed = (kmh: number, units: UnitSystem): string =>
+  units === 'metric' ? `${fixed(kmh, 0)} km/h` : `${fixed(kmh / 1.609344, 0)} mph`;
+
 /** A time of day from minutes after midnight. @example clock(1270) // '21:10'; clock(1450) // '0:10 the next day' */
 export function clock(minutes: number): string {
   const whole = Math.round(minutes);
@@ -98,6 +102,7 @@ export interface Formatter {
   moment(kgM: number): string;
   distance(metres: number): string;
   height(metres: number): string;
+  speed(kmh: number): string;
 }
 
 export const formatterFor = (units: UnitSystem): Formatter => ({
@@ -109,6 +114,7 @@ export const formatterFor = (units: UnitSystem): Formatter => ({
   moment: (kgM) => formatMoment(kgM, units),
   distance: (metres) => formatDistance(metres, units),
   height: (metres) => formatHeight(metres, units),
+  speed: (kmh) => formatSpeed(kmh, units),
 });
 
 /** A difference with its sign always shown: "+120 g", "−0.30 l", "±0". */

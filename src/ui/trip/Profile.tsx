@@ -11,7 +11,7 @@ import {
   type Plugin,
 } from 'chart.js';
 import { useComputedColorScheme } from '@mantine/core';
-import { useEffect, useMemo, useRef } from 'react';
+import { useEffect, useMemo, useRef, useState, type PointerEvent } from 'react';
 import { Line } from 'react-chartjs-2';
 import type { Ride } from '@/core/facts/ride';
 import { usePlan } from '@/ui/plan/PlanProvider';
@@ -27,6 +27,8 @@ const colour = (name: string): string =>
 
 /** So many points are drawn; more than a screen has columns. */
 const POINTS = 800;
+/** A day's end is taken hold of within so many pixels. */
+const GRIP_PX = 8;
 /** Rise over run that is shown as steep. */
 const STEEP = 0.08;
 
@@ -34,10 +36,11 @@ interface Props {
   ride: Ride;
   atM: number | null;
   onPoint: (alongM: number) => void;
+  onMoveEnd: (index: number, toM: number) => void;
 }
 
 /** Heights along the route, with where the days end, what is steep, and what is pointed at. */
-export function Profile({ ride, atM, onPoint }: Props) {
+export function Profile({ ride, atM, onPoint, onMoveEnd }: Props) {
   const { units } = usePlan();
   const scheme = useComputedColorScheme();
   const { line, days } = ride;
@@ -76,12 +79,15 @@ export function Profile({ ride, atM, onPoint }: Props) {
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the colours are those of the scheme
   }, [line, perDistance, perHeight, scheme]);
   // A chart takes its plugins when it is made: what they draw comes from here, and is drawn anew.
-  const marked = useRef({ days, atM });
+  const ends = days.slice(0, -1).map(({ toM }) => toM);
+  /** The end of a day that is being dragged, and where it is now. */
+  const [dragged, setDragged] = useState<{ index: number; toM: number } | null>(null);
+  const marked = useRef({ ends, atM });
   const chart = useRef<Chart<'line'>>(null);
   useEffect(() => {
-    marked.current = { days, atM };
+    marked.current = { ends: ends.map((toM, i) => (i === dragged?.index ? dragged.toM : toM)), atM };
     chart.current?.draw();
-  }, [days, atM]);
+  });
   const marks: Plugin<'line'> = useMemo(
     () => ({
       id: 'marks',
@@ -98,11 +104,11 @@ export function Profile({ ride, atM, onPoint }: Props) {
           ctx.restore();
           return at;
         };
-        const { days, atM } = marked.current;
-        days.slice(0, -1).forEach(({ day, toM }) => {
+        const { ends, atM } = marked.current;
+        ends.forEach((toM, i) => {
           const at = upright(toM, colour('--ink-soft'), [4, 3]);
           ctx.fillStyle = colour('--ink-soft');
-          ctx.fillText(`night ${day}`, at + 4, top + 10);
+          ctx.fillText(`night ${i + 1}`, at + 4, top + 10);
         });
         if (atM !== null) upright(atM, colour('--stop'), []);
       },
@@ -137,8 +143,35 @@ export function Profile({ ride, atM, onPoint }: Props) {
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the colours are those of the scheme
     [line, units, perDistance, onPoint, scheme],
   );
+  const alongAt = (event: PointerEvent): number =>
+    chart.current!.scales.x!.getValueForPixel(event.nativeEvent.offsetX)! * perDistance;
+  /** The end of a day that is within reach of the pointer. */
+  const endNear = (event: PointerEvent): number => {
+    const { x } = chart.current!.scales;
+    return ends.findIndex(
+      (toM) => Math.abs(x!.getPixelForValue(toM / perDistance) - event.nativeEvent.offsetX) < GRIP_PX,
+    );
+  };
   return (
-    <div className={styles.profile}>
+    <div
+      className={styles.profile}
+      onPointerDown={(event) => {
+        const index = endNear(event);
+        if (index < 0) return;
+        (event.target as Element).setPointerCapture(event.pointerId);
+        setDragged({ index, toM: ends[index]! });
+      }}
+      onPointerMove={(event) => {
+        if (dragged) setDragged({ ...dragged, toM: alongAt(event) });
+        else event.currentTarget.style.cursor = endNear(event) < 0 ? '' : 'ew-resize';
+      }}
+      onPointerUp={() => {
+        if (dragged && Math.abs(dragged.toM - ends[dragged.index]!) > 50)
+          onMoveEnd(dragged.index, dragged.toM);
+        setDragged(null);
+      }}
+      onPointerCancel={() => setDragged(null)}
+    >
       <Line
         ref={chart}
         key={`${units} ${scheme}`}

@@ -1,38 +1,41 @@
 'use client';
 
 import { Button, Checkbox, FileButton } from '@mantine/core';
-import { proxy, wrap, type Remote } from 'comlink';
+import { proxy, type Remote } from 'comlink';
+import dynamic from 'next/dynamic';
 import { useEffect, useRef, useState } from 'react';
 import type { Edit } from '@/core/plan/edit';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import { Working } from '@/ui/shared/States';
 import type { RouteWorker, Understood } from '@/workers/route.worker';
 import styles from './RouteSection.module.css';
+import { startRouteWorker, today, type RouteThread } from './routeWorker';
+
+const DrawRoute = dynamic(() => import('./DrawRoute').then((module) => module.DrawRoute), { ssr: false });
 
 const MOST_BYTES = 100 * 1024 * 1024;
 
 /** Opens a GPX or GeoJSON file, shows what was understood, and takes the tracks that the rider chooses. */
-export function RouteImport({ hasRoute }: { hasRoute: boolean }) {
-  const { store, format } = usePlan();
+export function RouteImport() {
+  const { draft, store, format } = usePlan();
+  const { route, trip } = draft.plan;
+  const hasRoute = route !== null;
+  const date = trip.startDate ?? today();
+  const [isDrawing, setDrawing] = useState(false);
   const [file, setFile] = useState<{ name: string; understood: Understood } | null>(null);
   const [chosen, setChosen] = useState<readonly number[]>([]);
   const [problem, setProblem] = useState<string | null>(null);
   const [done, setDone] = useState<number | null>(null);
-  const worker = useRef<{ thread: Worker; api: Remote<RouteWorker> } | null>(null);
+  const worker = useRef<RouteThread | null>(null);
   const stop = () => {
-    worker.current?.thread.terminate();
+    worker.current?.stop();
     worker.current = null;
     setDone(null);
   };
   useEffect(() => stop, []);
 
   const reader = (): Remote<RouteWorker> => {
-    if (!worker.current) {
-      const thread = new Worker(new URL('../../workers/route.worker.ts', import.meta.url), {
-        type: 'module',
-      });
-      worker.current = { thread, api: wrap<RouteWorker>(thread) };
-    }
+    worker.current ??= startRouteWorker();
     return worker.current.api;
   };
   const open = async (picked: File | null) => {
@@ -59,7 +62,7 @@ export function RouteImport({ hasRoute }: { hasRoute: boolean }) {
   const take = async () => {
     setDone(1);
     try {
-      const made = await reader().make([...chosen]);
+      const made = await reader().make([...chosen], date);
       if (!made.ok) setProblem(made.error);
       else {
         const edit: Edit = { kind: 'set route', route: made.value };
@@ -71,15 +74,29 @@ export function RouteImport({ hasRoute }: { hasRoute: boolean }) {
     setDone(null);
   };
 
+  /** The places of a file that has no line, on the route that is there. */
+  const addPlaces = async () => {
+    const places = [...route!.places, ...(await reader().places(date))];
+    if (store.edit({ kind: 'change route', patch: { places } })) setFile(null);
+  };
+
+  if (isDrawing) return <DrawRoute onDone={() => setDrawing(false)} />;
+  const isOnlyPlaces = file?.understood.tracks.length === 0;
   return (
     <div className={styles.import}>
-      <FileButton onChange={(picked) => void open(picked)} accept=".gpx,.geojson,.json,application/gpx+xml">
+      <FileButton
+        onChange={(picked) => void open(picked)}
+        accept=".gpx,.geojson,.json,.csv,application/gpx+xml,text/csv"
+      >
         {(props) => (
           <Button {...props} variant={hasRoute ? 'default' : 'filled'}>
-            {hasRoute ? 'Open another route' : 'Open a route (GPX or GeoJSON)'}
+            {hasRoute ? 'Open another route, or places (CSV)' : 'Open a route (GPX or GeoJSON)'}
           </Button>
         )}
       </FileButton>
+      <Button variant="default" onClick={() => setDrawing(true)}>
+        {hasRoute ? 'Draw another' : 'Draw it on the map'}
+      </Button>
       {done !== null && <Working label="Reading the route" done={done} onCancel={stop} />}
       {problem && <p role="alert">{problem}</p>}
       {file && (
@@ -102,15 +119,23 @@ export function RouteImport({ hasRoute }: { hasRoute: boolean }) {
             />
           ))}
           <p className="quiet">
-            {file.understood.tracks.length === 0
-              ? 'There is no line to ride in this file.'
+            {isOnlyPlaces
+              ? hasRoute
+                ? 'There is no line to ride in this file; its places can be added to your route.'
+                : 'There is no line to ride in this file. Open or draw a route first.'
               : 'Ridden in the order in which they are ticked.'}{' '}
             {waypointWords(file.understood)} {file.understood.leftOut.join(' ')}
           </p>
           <div className={styles.buttons}>
-            <Button disabled={chosen.length === 0} onClick={() => void take()}>
-              Take this route
-            </Button>
+            {isOnlyPlaces ? (
+              <Button disabled={!hasRoute} onClick={() => void addPlaces()}>
+                Add these places
+              </Button>
+            ) : (
+              <Button disabled={chosen.length === 0} onClick={() => void take()}>
+                Take this route
+              </Button>
+            )}
             <Button variant="default" onClick={() => setFile(null)}>
               Cancel
             </Button>

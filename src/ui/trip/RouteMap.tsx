@@ -1,10 +1,10 @@
 'use client';
 
-import 'leaflet/dist/leaflet.css';
 import L from 'leaflet';
 import { useEffect, useRef } from 'react';
 import type { Ride } from '@/core/facts/ride';
 import { nearestOnLine } from '@/core/trip/route/geo';
+import { baseMap } from './baseMap';
 import { PLACE_SIGNS } from './placeSigns';
 import styles from './RouteSection.module.css';
 
@@ -28,10 +28,8 @@ export function RouteMap({ ride, atM, onPoint }: Props) {
   const ends = stops.join(' ');
 
   useEffect(() => {
-    const made = L.map(box.current!, { attributionControl: false, fadeAnimation: false });
+    const made = baseMap(box.current!);
     map.current = made;
-    L.tileLayer('/api/tiles/{z}/{x}/{y}', { maxZoom: 17 }).addTo(made);
-    L.control.scale({ imperial: false }).addTo(made);
     const points = Array.from(line.lat, (lat, i): [number, number] => [lat, line.lon[i]!]);
     const casing = L.polyline(points, { color: '#fbf8f0', weight: 7, opacity: 0.9 }).addTo(made);
     L.polyline(points, { color: '#1f4d3d', weight: 3.5 }).addTo(made);

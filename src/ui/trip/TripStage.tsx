@@ -5,6 +5,7 @@ import dynamic from 'next/dynamic';
 import { DEFAULT_POWER_W } from '@/core/ride/power';
 import { riderSchema } from '@/core/plan/plan';
 import { COOKING, FILLING_WORDS, FILLINGS, MOST_NIGHTS, RAIN, SLEEPING, type Trip } from '@/core/trip/trip';
+import { SCENARIO_WORDS, SCENARIOS } from '@/core/trip/weather';
 import { SURFACES } from '@/core/bike/tyrePressure';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import { Choice } from '@/ui/shared/Choice';
@@ -12,7 +13,9 @@ import { CountField } from '@/ui/shared/CountField';
 import { RIDER_MASS } from '@/ui/shared/fieldUses';
 import { QuantityField } from '@/ui/shared/QuantityField';
 import { needsName, TextField } from '@/ui/shared/TextField';
+import { Circumstances } from './Circumstances';
 import { RouteSection } from './RouteSection';
+import { WeatherSection } from './WeatherSection';
 import styles from './TripStage.module.css';
 
 const Fellows = dynamic(() => import('./Fellows').then((module) => module.Fellows), { ssr: false });
@@ -69,31 +72,44 @@ export function TripStage() {
             words={{ stove: 'cooking on a stove', 'no stove': 'cold food, no stove' }}
             onChoose={(cooking) => set({ cooking })}
           />
-          <Choice label="Rain" value={trip.rain} options={RAIN} onChoose={(rain) => set({ rain })} />
           <Choice
             label="Most of the route is"
             value={trip.surface}
             options={SURFACES}
             onChoose={(surface) => set({ surface })}
           />
-          <QuantityField
-            label="Coldest night expected"
-            dimension="temperature"
-            value={trip.nightMinimumC}
-            hint="The lowest you would not be surprised by"
-            doubt={warmNight}
-            onCommit={(value) => value !== null && set({ nightMinimumC: value })}
-          />
-          <QuantityField
-            label="Warmest day expected"
-            dimension="temperature"
-            value={trip.dayMaximumC}
-            onCommit={(value) => value !== null && set({ dayMaximumC: value })}
+          {trip.weather === null && (
+            <>
+              <QuantityField
+                label="Coldest night expected"
+                dimension="temperature"
+                value={trip.nightMinimumC}
+                hint="The lowest you would not be surprised by"
+                doubt={warmNight}
+                onCommit={(value) => value !== null && set({ nightMinimumC: value })}
+              />
+              <QuantityField
+                label="Warmest day expected"
+                dimension="temperature"
+                value={trip.dayMaximumC}
+                onCommit={(value) => value !== null && set({ dayMaximumC: value })}
+              />
+              <Choice label="Rain" value={trip.rain} options={RAIN} onChoose={(rain) => set({ rain })} />
+            </>
+          )}
+          <Choice
+            label="Judge the trip in"
+            description="Every check reads the weather you choose here"
+            value={trip.scenario}
+            options={SCENARIOS}
+            words={SCENARIO_WORDS}
+            onChoose={(scenario) => set({ scenario })}
           />
         </section>
         <section className={styles.route} aria-label="Route">
           <h2>Route</h2>
           <RouteSection />
+          <WeatherSection />
         </section>
         <div className={styles.rest}>
           <h2 className={styles.sub}>Rider and load</h2>
@@ -126,6 +142,8 @@ export function TripStage() {
               onChoose={(filling) => set({ filling })}
             />
           </section>
+          <h2 className={styles.sub}>Land and law</h2>
+          <Circumstances />
           <h2 className={styles.sub}>Fellow riders</h2>
           <Fellows />
         </div>

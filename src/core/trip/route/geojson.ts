@@ -66,6 +66,9 @@ export function parseGeojson(text: string): Result<Imported> {
             lon,
             kind: placeKindOf(word(properties?.symbol), word(properties?.type), name),
             note: noteFrom(word(properties?.note ?? properties?.description)),
+            ...(word(properties?.opening_hours) && {
+              hours: noteFrom(word(properties?.opening_hours)).slice(0, 255),
+            }),
           });
   }
   if (result.tracks.length === 0 && result.waypoints.length === 0)
@@ -85,9 +88,9 @@ export function writeGeojson(route: Route): string {
         coordinates: Array.from(lat, (value, i) => [lon[i], value, Math.round(10 * height[i]!) / 10]),
       },
     },
-    ...route.places.map(({ name, kind, note, lat, lon }) => ({
+    ...route.places.map(({ name, kind, note, hours, lat, lon }) => ({
       type: 'Feature',
-      properties: { name, type: kind, note },
+      properties: { name, type: kind, note, ...(hours && { opening_hours: hours.text }) },
       geometry: { type: 'Point', coordinates: [lon, lat] },
     })),
   ];

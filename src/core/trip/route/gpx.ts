@@ -15,6 +15,7 @@ interface Point {
   sym: string;
   type: string;
   desc: string;
+  cmt: string;
 }
 
 /**
@@ -61,7 +62,7 @@ export function parseGpx(
       if (Number.isNaN(lat) || Number.isNaN(lon))
         stop(`A point without a latitude and a longitude that can be read (${at()}).`);
       else if (!isOnEarth(lat, lon)) elsewhere += 1;
-      point = { lat, lon, heightM: NaN, name: '', sym: '', type: '', desc: '' };
+      point = { lat, lon, heightM: NaN, name: '', sym: '', type: '', desc: '', cmt: '' };
     }
   });
   parser.on('text', (text) => (words += text));
@@ -72,7 +73,8 @@ export function parseGpx(
     words = '';
     if (point) {
       if (tag === 'ele') point.heightM = number(text);
-      else if (tag === 'name' || tag === 'sym' || tag === 'type' || tag === 'desc') point[tag] = text;
+      else if (tag === 'name' || tag === 'sym' || tag === 'type' || tag === 'desc' || tag === 'cmt')
+        point[tag] = text;
       else if (tag === 'trkpt' || tag === 'rtept') {
         if (track && isOnEarth(point.lat, point.lon)) {
           track.lat.push(point.lat);
@@ -81,7 +83,8 @@ export function parseGpx(
         }
         point = null;
       } else if (tag === 'wpt') {
-        const { lat, lon, name, sym, type, desc } = point;
+        const { lat, lon, name, sym, type, desc, cmt } = point;
+        const hours = /^(?:open|opening hours):\s*(.+)$/i.exec(noteFrom(cmt))?.[1];
         if (isOnEarth(lat, lon))
           result.waypoints.push({
             name: nameFrom(name, 'Place'),
@@ -89,6 +92,7 @@ export function parseGpx(
             lon,
             kind: placeKindOf(sym, type, name),
             note: noteFrom(desc),
+            ...(hours && { hours: hours.slice(0, 255) }),
           });
         point = null;
       }

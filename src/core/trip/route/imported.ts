@@ -15,6 +15,8 @@ export interface Waypoint {
   lon: number;
   kind: PlaceKind;
   note: string;
+  /** Opening hours as they were written. */
+  hours?: string;
 }
 
 /** What a file held, to be looked at before it becomes a route. */

@@ -2,7 +2,8 @@ import { fail, ok, type Result } from '@/core/result';
 import { climbOf } from './elevation';
 import type { ImportedTrack, Waypoint } from './imported';
 import { resample } from './resample';
-import { codedLine, nameFrom, ROUTE_LIMITS, routeSchema, type Route } from './route';
+import type { Hours } from './hours';
+import { codedLine, nameFrom, noteFrom, ROUTE_LIMITS, routeSchema, type Place, type Route } from './route';
 
 /** Gives the heights of points, in metres: what the elevation service answers. */
 export type Heights = (lat: Float64Array, lon: Float64Array) => Promise<Float64Array>;
@@ -13,6 +14,7 @@ export type Heights = (lat: Float64Array, lon: Float64Array) => Promise<Float64A
  *
  * @param makeId for each place
  * @param timeZoneAt of a place, by its latitude and longitude
+ * @param readHours reads opening hours; null where they cannot be read, which then stay in the note
  */
 export async function makeRoute(
   tracks: readonly ImportedTrack[],
@@ -20,6 +22,7 @@ export async function makeRoute(
   heights: Heights,
   makeId: () => string,
   timeZoneAt: (lat: number, lon: number) => string = () => 'UTC',
+  readHours: ReadHours = () => Promise.resolve(null),
 ): Promise<Result<Route>> {
   const joined: ImportedTrack = { name: '', lat: [], lon: [], heightM: [] };
   for (const { lat, lon, heightM } of tracks)
@@ -53,9 +56,34 @@ export async function makeRoute(
     heightsFrom,
     recorded: { points: joined.lat.length, ...recorded },
     stretches: [],
-    places: waypoints.map(({ kind, name, lat, lon, note }) => ({ id: makeId(), name, kind, lat, lon, note })),
+    places: await placesFrom(waypoints, makeId, readHours),
     stops: null,
     timeZone: timeZoneAt(line.lat[0]!, line.lon[0]!),
   });
   return route.success ? ok(route.data) : fail(route.error.issues[0]?.message ?? 'The route cannot be read.');
 }
+
+/** Reads opening hours as they are written; null where they cannot be read. */
+export type ReadHours = (text: string) => Promise<Hours | null>;
+
+/** Places of waypoints. Hours that cannot be read are kept in the note, so that nothing of the file is lost. */
+export const placesFrom = (
+  waypoints: readonly Waypoint[],
+  makeId: () => string,
+  readHours: ReadHours,
+): Promise<Place[]> =>
+  Promise.all(
+    waypoints.map(async ({ kind, name, lat, lon, note, hours: text }): Promise<Place> => {
+      const hours = text ? await readHours(text) : null;
+      return {
+        id: makeId(),
+        name,
+        kind,
+        lat,
+        lon,
+        note: hours || !text ? note : noteFrom(`${note} Open: ${text}`),
+        water: 'reliable',
+        hours,
+      };
+    }),
+  );

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { idSchema, nameSchema } from '@/core/units/measures';
 import { cutTo, isOneLine, plainText } from '@/core/units/text';
 import { decodeDeltas, encodeDeltas } from './deltas';
+import { hoursSchema } from './hours';
 import { cleanHeights, climbOf, type Climb } from './elevation';
 
 /** What the ground is like; sets how hard it rolls and how fast it is ridden down (methods, section 6). */
@@ -25,6 +26,8 @@ export const PLACE_KINDS = [
 ] as const;
 export type PlaceKind = (typeof PLACE_KINDS)[number];
 
+export const WATERS = ['reliable', 'seasonal', 'doubtful'] as const;
+
 export const placeSchema = z.object({
   id: idSchema,
   name: nameSchema,
@@ -33,7 +36,9 @@ export const placeSchema = z.object({
   lon: z.number().min(-180).max(180),
   note: z.string().max(500).refine(isOneLine, 'A note is one line of plain text.').default(''),
   /** Of water: whether it can be relied upon. */
-  water: z.enum(['reliable', 'seasonal', 'doubtful']).default('reliable'),
+  water: z.enum(WATERS).default('reliable'),
+  /** Null where it is not known, or nothing that opens. */
+  hours: z.union([hoursSchema, z.null()]).default(null),
 });
 export type Place = z.infer<typeof placeSchema>;
 
@@ -65,6 +70,8 @@ const bareRouteSchema = z.object({
   startMin: z.int().min(0).max(1439).default(510),
   /** Of the first day alone, where it begins later: the train comes in. */
   firstStartMin: z.union([z.int().min(0).max(1439), z.null()]).default(null),
+  /** Of the last day, when it has to end: the train leaves. */
+  endByMin: z.union([z.int().min(0).max(1439), z.null()]).default(null),
   timeZone: z.string().max(60).refine(isTimeZone, 'This time zone does not exist.').default('UTC'),
 });
 
@@ -85,6 +92,7 @@ export const routePatchSchema = z.object({
   stops: bareRouteSchema.shape.stops.optional(),
   startMin: bareRouteSchema.shape.startMin.unwrap().optional(),
   firstStartMin: bareRouteSchema.shape.firstStartMin.unwrap().optional(),
+  endByMin: bareRouteSchema.shape.endByMin.unwrap().optional(),
   timeZone: bareRouteSchema.shape.timeZone.unwrap().optional(),
 });
 export type RoutePatch = z.infer<typeof routePatchSchema>;

@@ -30,6 +30,8 @@ export function writeGpx(route: Route, legs: readonly Leg[]): string {
   const waypoints = route.places.map(
     (place) =>
       `  <wpt lat="${degrees(place.lat)}" lon="${degrees(place.lon)}">\n    <name>${escaped(place.name)}</name>${
+        place.hours ? `\n    <cmt>Open: ${escaped(place.hours.text)}</cmt>` : ''
+      }${
         place.note ? `\n    <desc>${escaped(place.note)}</desc>` : ''
       }\n    <sym>${escaped(place.kind)}</sym>\n    <type>${escaped(place.kind)}</type>\n  </wpt>`,
   );
