@@ -46,6 +46,7 @@ export const routes = (tripId: string): [method: string, path: string, body: unk
     }),
   ],
   ['POST', `/api/trips/${tripId}/changes`, { revision: 0, change: { id: 'c', op: 'undo' } }],
+  ['POST', '/api/weather', { days: [{ lat: 45, lon: -30, date: '2027-04-16' }] }],
   ['POST', '/api/elevation', { lat: [45], lon: [-30] }],
   ['GET', '/api/tiles/12/1700/1480', undefined],
   ['GET', `/api/trips/${tripId}/route?format=gpx`, undefined],

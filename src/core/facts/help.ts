@@ -1,5 +1,6 @@
 import type { Place } from '@/core/trip/route/route';
-import type { Ride, RideDay } from './ride';
+import { distanceM as between } from '@/core/trip/route/geo';
+import { NEAR_M, type Ride, type RideDay } from './ride';
 
 /** Where there are people, a train or a road out. */
 const HELP: ReadonlySet<Place['kind']> = new Set([
@@ -29,8 +30,15 @@ export interface FarFromHelp {
  *
  * @example 'Day 2 is furthest from help at km 48: 14 km back to the farm shop'
  */
-export function farFromHelp({ places }: Ride, { fromM, toM }: RideDay): FarFromHelp | null {
-  const help = places.filter(({ place }) => HELP.has(place.kind));
+export function farFromHelp({ places, line }: Ride, { fromM, toM }: RideDay): FarFromHelp | null {
+  const help = places
+    .filter(({ place }) => HELP.has(place.kind))
+    .flatMap((each) => {
+      const last = line.lat.length - 1;
+      const offM = between(each.place.lat, each.place.lon, line.lat[last]!, line.lon[last]!);
+      // A loop comes back to what lies at its start.
+      return offM < NEAR_M ? [each, { ...each, alongM: line.lengthM, offM }] : [each];
+    });
   let worst: FarFromHelp | null = null;
   for (let alongM = fromM; alongM <= toM; alongM += STEP_M) {
     let nearest: FarFromHelp | null = null;

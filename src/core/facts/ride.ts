@@ -76,7 +76,7 @@ export const STOPS_SHARE = 0.2;
 /** Of the work at the pedals this much of the food energy remains (methods, section 6). */
 const MUSCLE = 0.23;
 /** Places off the route by more than this are not on the way. */
-const NEAR_M = 2000;
+export const NEAR_M = 2000;
 /** One may camp anywhere at such steps. */
 const ANYWHERE_M = 1000;
 /** Lowest gear where the bike's is not known, in teeth. */

@@ -60,7 +60,10 @@ export function Places({ ride, here }: Props) {
             return (
               <tr key={place.id}>
                 <th scope="row">
-                  {place.name} <span className="quiet">{place.note}</span>
+                  {place.name}{' '}
+                  <span className={styles.note}>
+                    {place.note} {place.hours && `Open ${place.hours.text}`}
+                  </span>
                 </th>
                 <td>
                   <span className={styles.letter} aria-hidden>
@@ -123,11 +126,8 @@ export function Places({ ride, here }: Props) {
 }
 
 function openWords(ride: Ride, each: PlaceOnRoute): string {
-  const { hours } = each.place;
-  if (hours === null) return '';
   const open = isOpenWhenPassed(ride, each);
-  if (open === null) return `, open ${hours.text}`;
-  return open ? ', open' : `, closed (open ${hours.text})`;
+  return open === null ? '' : open ? ', open' : ', closed';
 }
 
 interface FormProps {

@@ -12,6 +12,7 @@ import { indexAt } from './along';
 import { Days } from './Days';
 import { Places } from './Places';
 import { RouteImport } from './RouteImport';
+import { WeatherSection } from './WeatherSection';
 import styles from './RouteSection.module.css';
 
 const RouteMap = dynamic(() => import('./RouteMap').then((module) => module.RouteMap), { ssr: false });
@@ -31,6 +32,7 @@ export function RouteSection() {
           Without one, nights and temperatures are enough.
         </p>
         <RouteImport />
+        <WeatherSection />
       </>
     );
   const { route, line, days } = ride;
@@ -101,6 +103,7 @@ export function RouteSection() {
         </Button>
       </div>
       <RouteImport />
+      <WeatherSection />
       <Places ride={ride} here={here} />
     </>
   );

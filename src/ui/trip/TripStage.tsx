@@ -15,7 +15,6 @@ import { QuantityField } from '@/ui/shared/QuantityField';
 import { needsName, TextField } from '@/ui/shared/TextField';
 import { Circumstances } from './Circumstances';
 import { RouteSection } from './RouteSection';
-import { WeatherSection } from './WeatherSection';
 import styles from './TripStage.module.css';
 
 const Fellows = dynamic(() => import('./Fellows').then((module) => module.Fellows), { ssr: false });
@@ -109,7 +108,6 @@ export function TripStage() {
         <section className={styles.route} aria-label="Route">
           <h2>Route</h2>
           <RouteSection />
-          <WeatherSection />
         </section>
         <div className={styles.rest}>
           <h2 className={styles.sub}>Rider and load</h2>

@@ -62,6 +62,9 @@ export function WeatherSection() {
     trip.weather && Array.from({ length: count }, (_, i) => trip.weather![i] ?? trip.weather!.at(-1)!);
   const change = (index: number, patch: Partial<WeatherDay>) =>
     set(days!.map((day, i) => (i === index ? { ...day, ...patch } : day)));
+  const heights = [
+    ...new Set((days ?? []).flatMap(({ heightM }) => (heightM === null ? [] : [format.height(heightM)]))),
+  ];
   const canAsk = ride !== null && trip.startDate !== null;
   return (
     <section aria-label="Weather">
@@ -75,9 +78,9 @@ export function WeatherSection() {
               <th scope="col">Rain, %</th>
               <th scope="col">Rain, mm</th>
               <th scope="col">Wind, km/h</th>
-              <th scope="col">Coldest that night</th>
-              <th scope="col">Temperatures are for</th>
-              <th scope="col">Where you are</th>
+              <th scope="col">Coldest at night</th>
+              <th scope="col">On the way</th>
+              <th scope="col">At camp</th>
             </tr>
           </thead>
           <tbody>
@@ -139,11 +142,8 @@ export function WeatherSection() {
                       doubt={day.minC > day.maxC ? 'Warmer than the day.' : undefined}
                     />
                   </td>
-                  <td>{day.heightM === null ? 'the camp' : format.height(day.heightM)}</td>
-                  <td>
-                    {format.temperature(Math.round(conditions.days[i]!.warmestC))} by day
-                    {night && `, ${format.temperature(Math.round(night.coldestC))} at night`}
-                  </td>
+                  <td>{format.temperature(Math.round(conditions.days[i]!.warmestC))}</td>
+                  <td>{night ? format.temperature(Math.round(night.coldestC)) : '–'}</td>
                 </tr>
               );
             })}
@@ -157,9 +157,12 @@ export function WeatherSection() {
       )}
       {days && (
         <p className="quiet">
-          The last column is what every check reads: for {SCENARIO_WORDS[trip.scenario]}
-          {ride ? ', by 6.5 °C per 1000 m of height at the lowest place of the day and at the camp' : ''}. A
-          forecast is never certain: look again before you leave.
+          {heights.length > 0
+            ? `The temperatures entered are for ${heights.join(', ')} above the sea. `
+            : 'The temperatures entered are those at the camp. '}
+          The last two columns are what every check reads: {SCENARIO_WORDS[trip.scenario]}
+          {ride && ', 6.5 °C colder for every 1000 m higher'}. A forecast is never certain: look again before
+          you leave.
         </p>
       )}
       <div className={styles.buttons}>
