@@ -126,7 +126,9 @@ export function Days({ ride, moveEnd }: Props) {
                 <tr className={styles.detail}>
                   <td />
                   <td colSpan={7}>
-                    <DayDetail ride={ride} day={day} />
+                    <div className={styles.within}>
+                      <DayDetail ride={ride} day={day} />
+                    </div>
                   </td>
                 </tr>
               )}
