@@ -1,7 +1,10 @@
 const common = {
   testEnvironment: 'node',
   transform: {
-    '^.+\\.tsx?$|node_modules/(d3-[a-z]+|internmap)/.+\\.m?js$': ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax: 'typescript', tsx: true } } }],
+    '^.+\\.tsx?$|node_modules/(d3-[a-z]+|internmap)/.+\\.m?js$': [
+      '@swc/jest',
+      { jsc: { target: 'es2022', parser: { syntax: 'typescript', tsx: true } } },
+    ],
   },
   // These are ES modules only.
   transformIgnorePatterns: ['/node_modules/(?!d3-|internmap)'],
