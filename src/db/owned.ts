@@ -27,6 +27,12 @@ export const THING = tableOf<OwnedThing>({
   stiffener: 'boolean',
   traits: 'text[]',
   hollow: 'jsonb',
+  condition: 'text',
+  dueOn: 'date',
+  note: 'text',
+  toGet: 'boolean',
+  price: 'double precision',
+  contents: 'jsonb',
 });
 
 /** Of the items of a plan those that are new to it, and those that changed. */

@@ -313,6 +313,16 @@ async function touchSharers(
     after.bike && before.bike?.id === after.bike.id && differs(before.bike, after.bike)
       ? after.bike.id
       : null;
+  return countUpTrips(client, accountId, tripId, { bike, bags, things });
+}
+
+/** Counts up every trip that shows an owned item, or whose history would bring it back, so that a tab open on one is told. */
+export async function countUpTrips(
+  client: Client,
+  accountId: string,
+  exceptTripId: string,
+  { bike, bags, things }: { bike: string | null; bags: readonly string[]; things: readonly string[] },
+): Promise<{ id: string; revision: number }[]> {
   if (bags.length === 0 && things.length === 0 && bike === null) return [];
   const { rows } = await client.query<{ id: string; revision: number }>(
     `update trip set revision = revision + 1
@@ -322,7 +332,7 @@ async function touchSharers(
              or exists (select from trip_thing where trip_thing.account_id = $1 and trip_thing.trip_id = trip.id and thing_id = any($5))
              or exists (select from plan_step where plan_step.account_id = $1 and plan_step.trip_id = trip.id and names ?| $6))
       returning id, revision`,
-    [accountId, tripId, bike, bags, things, [...bags, ...things, ...(bike ? [bike] : [])]],
+    [accountId, exceptTripId, bike, bags, things, [...bags, ...things, ...(bike ? [bike] : [])]],
   );
   return rows;
 }

@@ -10,7 +10,7 @@ test('two tabs: the stale one is told, reloads its view, and loses nothing that 
   await rider.open('trip');
   const other = await context.newPage();
   await other.goto(page.url());
-  await other.getByRole('textbox', { name: 'Coldest night expected' }).fill('37 °F');
+  await other.getByRole('textbox', { name: 'Coldest, night 1' }).fill('37 °F');
   await other.keyboard.press('Enter');
   await saved(other);
 

@@ -109,6 +109,7 @@ test('the trip’s figures are judged: a night warmer than the day is questioned
   rider,
 }) => {
   await rider.open('trip');
+  await page.getByRole('button', { name: 'One figure for the whole trip' }).click();
   const night = page.getByRole('textbox', { name: 'Coldest night expected' });
   await night.fill('30 °C');
   await night.press('Enter');

@@ -1,4 +1,5 @@
 import PDFDocument from 'pdfkit';
+import { latin } from './latin';
 import type { PackingCard } from '@/core/instructions/packingCard';
 
 type Pdf = PDFKit.PDFDocument;
@@ -107,13 +108,3 @@ function flow(pdf: Pdf, card: PackingCard, area: Area, size: number, draws: bool
   if (card.worn.length > 0) block('Worn', '', [card.worn.join(', ')], false);
   return column < area.columns;
 }
-
-/** What the fonts that every PDF reader has can show: letters outside Western European lose their marks. */
-const latin = (text: string): string =>
-  text
-    .replace(/[≈]/g, '~')
-    .replace(/[−]/g, '-')
-    .replace(/[^\u0020-\u00ff€–—‘’“”•…×]/gu, (letter) => {
-      const plain = letter.normalize('NFD').replace(/\p{M}/gu, '');
-      return /^[\u0020-\u00ff]+$/.test(plain) ? plain : '?';
-    });

@@ -4,6 +4,7 @@ import { bottleSpace } from './bottles';
 import { clearView, hiddenLamp } from './clearView';
 import { circumstances } from './circumstances';
 import { closing } from './closing';
+import { condition } from './condition';
 import { dugOut } from './dugOut';
 import { companions } from './companions';
 import { fallsOut } from './fallsOut';
@@ -57,6 +58,7 @@ export const CHECKS: readonly Check[] = [
   missesTrain,
   weather,
   circumstances,
+  condition,
   unloaded,
   leftBehind,
   sideImbalance,

@@ -14,6 +14,9 @@ export function normal(z: number): number {
   return z >= 0 ? 1 - tail : tail;
 }
 
+/** Density of the standard normal distribution. @example normalDensity(0) // 0.3989 */
+export const normalDensity = (z: number): number => Math.exp((-z * z) / 2) / Math.sqrt(2 * Math.PI);
+
 /**
  * How likely it is that every compartment that closes by the figures does so with the real things: the room each has left
  * against the standard error of what is in it, all independent (methods, section 12). 0 where one does not close.

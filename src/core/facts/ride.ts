@@ -14,7 +14,7 @@ import { climbOf, type Climb } from '@/core/trip/route/elevation';
 import { nearestOnLine } from '@/core/trip/route/geo';
 import { GROUNDS, lineOf, type Ground, type Line, type Place, type Route } from '@/core/trip/route/route';
 import type { Surface } from '@/core/bike/tyrePressure';
-import type { Trip } from '@/core/trip/trip';
+import { addDays, type Trip } from '@/core/trip/trip';
 import type { Facts } from './facts';
 
 /** A place, and where it lies along the route. */
@@ -314,9 +314,4 @@ function steepestOf(
     steepest: { slope, alongM: at * stepM, ground },
     steepestRideable: steepestGradient(massKg, ROLLING[ground], SHORT_CLIMB * powerW, developmentM),
   };
-}
-
-/** @example addDays('2027-02-28', 1) // '2027-03-01' */
-function addDays(date: string, days: number): string {
-  return new Date(Date.parse(`${date}T00:00:00Z`) + days * 86_400_000).toISOString().slice(0, 10);
 }

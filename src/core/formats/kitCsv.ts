@@ -1,6 +1,8 @@
 import Papa from 'papaparse';
+import { contentsText, parseContents } from '@/core/kit/contents';
 import {
   CALLS,
+  CONDITIONS,
   DRYNESS,
   FORM_KINDS,
   formVolumeMl,
@@ -221,6 +223,23 @@ function understandRow(
   };
   const provides = several('provides', PROVISIONS);
   const traits = several('traits', TRAITS);
+  const condition = choice('condition', CONDITIONS, {
+    ok: 'fine',
+    good: 'fine',
+    broken: 'repair',
+    expired: 'replace',
+  });
+  const toGet = choice<'yes' | 'no'>('to get', ['yes', 'no'], {
+    true: 'yes',
+    false: 'no',
+    '1': 'yes',
+    '0': 'no',
+  });
+  const price = cell('price') === '' ? null : readNumber(cell('price'));
+  if (price === null && cell('price') !== '')
+    fault('price', `"${cell('price').slice(0, 30)}" is not a price.`);
+  const contents = parseContents(cell('contents'));
+  if (!contents.ok) fault('contents', contents.error);
   const quantityText = cell('quantity');
   const quantity = quantityText === '' ? (known?.quantity ?? 1) : readNumber(quantityText);
   if (quantity === null) fault('quantity', `"${quantityText.slice(0, 30)}" is not a number of pieces.`);
@@ -273,6 +292,12 @@ function understandRow(
     provides: provides ?? typical?.provides ?? guessProvides(name),
     view: clearView ?? typical?.view ?? guessView(name),
     traits: traits ?? typical?.traits ?? guessTraits(name),
+    condition: condition ?? known?.condition ?? 'fine',
+    dueOn: cell('due') || (known?.dueOn ?? null),
+    note: cell('note') || (known?.note ?? ''),
+    toGet: toGet ? toGet === 'yes' : (known?.toGet ?? false),
+    price: price ?? known?.price ?? null,
+    contents: contents.ok && contents.value.length > 0 ? contents.value : (known?.contents ?? []),
   };
   const checked = thingSchema.safeParse(candidate);
   if (!checked.success) {
@@ -300,6 +325,9 @@ const fieldOf = (key: string): KitField | 'row' =>
       name: 'name',
       quantity: 'quantity',
       form: 'form',
+      dueOn: 'due',
+      note: 'note',
+      price: 'price',
     }) as const
   )[key] ?? 'row';
 
@@ -352,6 +380,12 @@ export function writeKitCsv(things: readonly Thing[], bagOf?: (thing: Thing) => 
       water: number(thing.waterMl),
       view: thing.view,
       traits: thing.traits.join(' and '),
+      condition: thing.condition,
+      due: thing.dueOn ?? '',
+      note: thing.note,
+      'to get': thing.toGet ? 'yes' : 'no',
+      price: thing.price === null ? '' : number(thing.price),
+      contents: contentsText(thing.contents),
     };
     const row = KIT_FIELDS.map((field) => cells[field]);
     return bagOf ? [...row, bagOf(thing)] : row;

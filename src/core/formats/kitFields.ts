@@ -22,6 +22,12 @@ export const KIT_FIELDS = [
   'water',
   'view',
   'traits',
+  'condition',
+  'due',
+  'note',
+  'to get',
+  'price',
+  'contents',
 ] as const;
 export type KitField = (typeof KIT_FIELDS)[number];
 
@@ -58,7 +64,13 @@ export const FIELD_SYNONYMS: Record<KitField, readonly string[]> = {
   view: ['clearview', 'needsview'],
   provides: ['gives', 'role'],
   traits: ['nature', 'properties', 'hazards'],
-  water: ['waterml', 'contents', 'wateratstart'],
+  water: ['waterml', 'wateratstart'],
+  condition: ['state', 'status'],
+  due: ['dueon', 'expires', 'expiry', 'bestbefore'],
+  note: ['notes', 'comment', 'remark'],
+  'to get': ['tobuy', 'buy', 'wishlist'],
+  price: ['cost'],
+  contents: ['holds', 'inside', 'consistsof'],
 };
 
 /** What other lists call our systems. */

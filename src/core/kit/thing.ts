@@ -4,10 +4,12 @@ import {
   lengthMm,
   massG,
   massSource,
+  measure,
   nameSchema,
   volumeMl,
   volumeSource,
 } from '@/core/units/measures';
+import { isOneLine } from '@/core/units/text';
 
 /** What a thing is part of. Kit is laid out, kept together and reported by system. */
 export const SYSTEMS = [
@@ -75,6 +77,29 @@ export const TRAIT_WORDS: Record<Trait, string> = {
 export const PACKINGS = ['stuffed', 'rolled', 'folded'] as const;
 export type Packing = (typeof PACKINGS)[number];
 
+/** What has to be done to a thing before it comes along; fine is nothing. */
+export const CONDITIONS = ['fine', 'charge', 'repair', 'wash', 'replace', 'refill'] as const;
+export type Condition = (typeof CONDITIONS)[number];
+export const CONDITION_WORDS: Record<Condition, string> = {
+  fine: 'fine',
+  charge: 'to charge',
+  repair: 'to repair',
+  wash: 'to wash',
+  replace: 'to replace',
+  refill: 'to refill',
+};
+
+/** One of the things in a kit that is packed as one: a plaster in the first aid kit. */
+export const contentSchema = z.object({
+  name: nameSchema,
+  quantity: z.int('A whole number of pieces.').min(1, 'At least 1.').max(200, 'At most 200.').default(1),
+  massG: z
+    .union([massG, z.null()])
+    .default(null)
+    .describe('Of one; null where only the kit as a whole was weighed'),
+});
+export type Content = z.infer<typeof contentSchema>;
+
 /** The inside of a thing that holds others: a pot, a helmet bag, a cup. */
 export const hollowSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('cylinder'), lengthMm, diameterMm: lengthMm }),
@@ -128,6 +153,26 @@ export const ownedThingSchema = z.object({
       'What counts for where it is packed and what lies beside it: fuel, gets wet, sharp, dirty, fragile, a hose',
     ),
   hollow: z.union([hollowSchema, z.null()]).default(null).describe('Inside measures of what holds others'),
+  condition: z.enum(CONDITIONS).default('fine').describe('What has to be done before it comes along'),
+  dueOn: z
+    .union([z.iso.date('Write the date as year-month-day, like 2027-04-16.'), z.null()])
+    .default(null)
+    .describe('The day on which it expires or is due for service'),
+  note: z
+    .string()
+    .max(500, 'At most 500 letters.')
+    .refine(isOneLine, 'A note is one line of plain text.')
+    .default(''),
+  toGet: z.boolean().default(false).describe('Still to be bought or borrowed: not owned yet'),
+  price: z
+    .union([measure('', 0, 100_000), z.null()])
+    .default(null)
+    .describe('What it costs, in the money the rider thinks in'),
+  contents: z
+    .array(contentSchema)
+    .max(60, 'A kit lists at most 60 things.')
+    .default([])
+    .describe('Of a kit packed as one: what is in it'),
 });
 export type OwnedThing = z.infer<typeof ownedThingSchema>;
 
@@ -174,6 +219,18 @@ export const ownedOf = (thing: Thing): OwnedThing => pick(thing, OWNED_FIELDS);
 
 /** What of a thing its trip decides. */
 export const decisionsOf = (thing: Thing): Decisions => pick(thing, DECISION_FIELDS);
+
+/** A thing as if a trip took one of it, and decided nothing else: what lists of what is owned are read and written with. */
+export const asTaken = (thing: OwnedThing): Thing => ({
+  ...THING_DEFAULTS,
+  ...thing,
+  quantity: 1,
+  waterMl: 0,
+  call: 'camp',
+  inDrySack: false,
+  carry: 'bike',
+  need: 'should',
+});
 
 /** Grams of all pieces with the water in them. @example thingMassG({ quantity: 2, massG: 90, waterMl: 750 }) // 1680 */
 export const thingMassG = (thing: Pick<Thing, 'quantity' | 'massG' | 'waterMl'>): number =>

@@ -24,7 +24,7 @@ export type Move = z.infer<typeof moveSchema>;
 /**
  * A patch holds what is changed and nothing else: a field's default, which an older file needs, must not slip in.
  */
-function withoutDefaults<Shape extends z.ZodRawShape>(shape: Shape) {
+export function withoutDefaults<Shape extends z.ZodRawShape>(shape: Shape) {
   const bare = Object.fromEntries(
     Object.entries(shape).map(([key, field]) => [
       key,

@@ -61,3 +61,11 @@ export const tripSchema = z.object({
 });
 /** What the rider says of a trip as a whole. */
 export type Trip = z.infer<typeof tripSchema>;
+
+/** The last day of a trip, as 2027-04-18; null where it has no first. */
+export const lastDay = ({ startDate, nights }: Trip): string | null =>
+  startDate === null ? null : addDays(startDate, nights);
+
+/** @example addDays('2027-02-28', 1) // '2027-03-01' */
+export const addDays = (date: string, days: number): string =>
+  new Date(Date.parse(`${date}T00:00:00Z`) + days * 86_400_000).toISOString().slice(0, 10);

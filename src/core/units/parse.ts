@@ -141,6 +141,7 @@ function parseSum(
   const part =
     /([+\-−]?(?:\d{1,3}(?:[ \u00a0\u202f]\d{3})+(?:[.,]\d+)?|\d[\d.,’]*|\.\d+))\s*(fl\.?\s*oz|cu\.?\s*in|[a-zµ³"″'′°º]+\d?³?)?\s*/giy;
   let total = 0;
+  let lastSize = Infinity;
   let position = 0;
   let parts = 0;
   while (position < text.length) {
@@ -163,6 +164,12 @@ function parseSum(
       return fail(
         `"${shorten(text)}" is not ${dimension === 'angle' ? 'an' : 'a'} ${dimension}. ${EXAMPLES[dimension]}`,
       );
+    // "1 lb 20 oz" is a slip: a part is less than one of the unit before it.
+    if (parts > 0 && number * size >= lastSize * (1 - 1e-9))
+      return fail(
+        `"${match[0].trim()}" in "${shorten(text)}" is more than the unit before it holds. ${EXAMPLES[dimension]}`,
+      );
+    lastSize = size;
     total += number * size;
     parts += 1;
     position = part.lastIndex;

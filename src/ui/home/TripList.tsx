@@ -97,6 +97,9 @@ export function TripList(props: {
             </Button>
           )}
         </FileButton>
+        <Button component={Link} href="/inventory" variant="default">
+          Inventory
+        </Button>
         <Button component={Link} href="/account" variant="subtle">
           Account
         </Button>

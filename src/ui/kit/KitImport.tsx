@@ -8,7 +8,8 @@ import { KIT_FIELDS, type KitField } from '@/core/formats/kitFields';
 import type { Table } from '@/core/formats/readTable';
 import type { Thing } from '@/core/kit/thing';
 import { LIMITS } from '@/core/plan/limits';
-import { usePlan } from '@/ui/plan/PlanProvider';
+import { formatterFor } from '@/core/units/format';
+import { useUnits } from '@/ui/shared/units';
 import { Verdict } from '@/ui/shared/Verdict';
 import type { KitWorker } from '@/workers/kit.worker';
 import styles from './KitImport.module.css';
@@ -22,10 +23,20 @@ interface Read {
   rows: UnderstoodRow[];
 }
 
+interface Props {
+  /** What is there already: rows of the same name change it. */
+  things: readonly Thing[];
+  /** So many more can be taken. */
+  room: number;
+  /** Rows copied from a spreadsheet, in place of a file. */
+  pasted?: string;
+  /** Takes new and changed things; false where that failed, which is told elsewhere. */
+  onTake: (things: Thing[]) => boolean | Promise<boolean>;
+  onClose: () => void;
+}
+
 /** Brings in a list: what each column means, what each row was understood as, and only then into the kit. */
-export function KitImport({ onClose }: { onClose: () => void }) {
-  const { draft, store } = usePlan();
-  const { things } = draft.plan;
+export function KitImport({ things, room, pasted, onTake, onClose }: Props) {
   const [read, setRead] = useState<Read | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
@@ -52,7 +63,7 @@ export function KitImport({ onClose }: { onClose: () => void }) {
       setBusy(false);
     }
   };
-  const existing = (yes: boolean): Thing[] => (yes ? things : []);
+  const existing = (yes: boolean): Thing[] => (yes ? [...things] : []);
 
   const open = (file: File | null) =>
     file &&
@@ -63,15 +74,25 @@ export function KitImport({ onClose }: { onClose: () => void }) {
         );
         return;
       }
-      const result = await reader().read(new Uint8Array(await file.arrayBuffer()));
-      if (!result.ok) {
-        setRead(null);
-        setProblem(`${file.name}: ${result.error}`);
-        return;
-      }
-      const rows = await reader().understand(result.value.table, result.value.columns, existing(update));
-      setRead({ name: file.name, ...result.value, rows });
+      await understand(file.name, new Uint8Array(await file.arrayBuffer()));
     });
+  const understand = async (name: string, bytes: Uint8Array) => {
+    const result = await reader().read(bytes);
+    if (!result.ok) {
+      setRead(null);
+      setProblem(`${name}: ${result.error}`);
+      return;
+    }
+    const rows = await reader().understand(result.value.table, result.value.columns, existing(update));
+    setRead({ name, ...result.value, rows });
+  };
+  useEffect(() => {
+    if (pasted !== undefined)
+      void Promise.resolve().then(() =>
+        working(() => understand('What you pasted', new TextEncoder().encode(pasted))),
+      );
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- what was pasted is read once
+  }, [pasted]);
 
   const again = (columns: ColumnMatch[], updating: boolean) =>
     read &&
@@ -96,11 +117,12 @@ export function KitImport({ onClose }: { onClose: () => void }) {
   const known = new Set(things.map((thing) => thing.id));
   const good = read?.rows.flatMap((row) => row.thing ?? []) ?? [];
   const added = good.filter((thing) => !known.has(thing.id));
-  const room = LIMITS.things - things.length;
-  const take = () => {
+  const take = async () => {
     const fitting = new Set(added.slice(0, Math.max(0, room)));
     const taken = good.filter((thing) => known.has(thing.id) || fitting.has(thing));
-    if (store.edit({ kind: 'put things', things: taken })) onClose();
+    setBusy(true);
+    if (await onTake(taken)) onClose();
+    setBusy(false);
   };
 
   return (
@@ -165,9 +187,9 @@ export function KitImport({ onClose }: { onClose: () => void }) {
             <span>
               {added.length} new, {good.length - added.length} changed, {read.rows.length - good.length} with
               faults left out.
-              {added.length > room && ` Only ${Math.max(0, room)} more fit in a kit of ${LIMITS.things}.`}
+              {added.length > room && ` Only ${Math.max(0, room)} more can be taken.`}
             </span>
-            <Button onClick={take} disabled={good.length === 0 || busy}>
+            <Button onClick={() => void take()} disabled={good.length === 0 || busy}>
               Take {good.length} {good.length === 1 ? 'row' : 'rows'}
             </Button>
           </footer>
@@ -178,7 +200,7 @@ export function KitImport({ onClose }: { onClose: () => void }) {
 }
 
 function Rows({ rows, known }: { rows: UnderstoodRow[]; known: ReadonlySet<string> }) {
-  const { format } = usePlan();
+  const format = formatterFor(useUnits());
   const [page, setPage] = useState(1);
   const pages = Math.max(1, Math.ceil(rows.length / PAGE));
   const current = Math.min(page, pages);

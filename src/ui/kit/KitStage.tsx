@@ -10,12 +10,18 @@ import { usePlan } from '@/ui/plan/PlanProvider';
 import { Choice } from '@/ui/shared/Choice';
 import { Empty } from '@/ui/shared/States';
 import { useSelection } from '@/ui/shared/SelectionProvider';
+import { MeasureNext } from './MeasureNext';
 import { KitTable } from './KitTable';
+
 import { QuickAdd } from './QuickAdd';
 import styles from './KitStage.module.css';
 
 // Reading files is for the few times a list comes in; the table is what opens every time.
 const KitImport = dynamic(() => import('./KitImport').then((module) => module.KitImport), { ssr: false });
+
+const FromInventory = dynamic(() => import('./FromInventory').then((module) => module.FromInventory), {
+  ssr: false,
+});
 
 /** Everything laid out: looked through, weighed, and cut down. */
 export function KitStage() {
@@ -24,6 +30,7 @@ export function KitStage() {
   const [filter, setFilter] = useState('');
   const [system, setSystem] = useState<System | 'all systems'>('all systems');
   const [importing, setImporting] = useState(false);
+  const [choosing, setChoosing] = useState(false);
   const { things } = draft.plan;
   const shown = useMemo(() => {
     const words = filter.trim().toLowerCase();
@@ -46,6 +53,9 @@ export function KitStage() {
           , {format.mass(mass)} with water
         </span>
         <span className={styles.space} />
+        <Button className="screen-only" variant="default" onClick={() => setChoosing(true)}>
+          From the inventory
+        </Button>
         <Button className="screen-only" variant="default" onClick={() => setImporting(true)}>
           Import CSV
         </Button>
@@ -83,6 +93,7 @@ export function KitStage() {
           onChoose={setSystem}
         />
       </div>
+      {things.length > 0 && <MeasureNext />}
       {things.length === 0 ? (
         <Empty
           title="The kit is empty"
@@ -94,7 +105,20 @@ export function KitStage() {
       ) : (
         <KitTable things={shown} />
       )}
-      {importing && <KitImport onClose={() => setImporting(false)} />}
+      {choosing && (
+        <FromInventory
+          onAdd={(thing) => store.edit({ kind: 'put things', things: [thing] })}
+          onClose={() => setChoosing(false)}
+        />
+      )}
+      {importing && (
+        <KitImport
+          things={things}
+          room={LIMITS.things - things.length}
+          onTake={(taken) => store.edit({ kind: 'put things', things: taken })}
+          onClose={() => setImporting(false)}
+        />
+      )}
     </div>
   );
 }

@@ -7,7 +7,8 @@ import { suggest, understand } from '@/core/kit/kinds/understand';
 import { readQuickAdd } from '@/core/kit/quickAdd';
 import type { Thing } from '@/core/kit/thing';
 import { LIMITS } from '@/core/plan/limits';
-import { usePlan } from '@/ui/plan/PlanProvider';
+import { formatterFor } from '@/core/units/format';
+import { useUnits } from '@/ui/shared/units';
 import styles from './QuickAdd.module.css';
 
 /** From so sure on no other kinds are offered. */
@@ -18,7 +19,7 @@ const SURE = 0.9;
  * something is that nobody knows.
  */
 export function QuickAdd({ onAdd, full }: { onAdd: (thing: Thing) => boolean; full: boolean }) {
-  const { format } = usePlan();
+  const format = formatterFor(useUnits());
   const [line, setLine] = useState('');
   const [wrong, setWrong] = useState<string | null>(null);
   const [asking, setAsking] = useState(false);

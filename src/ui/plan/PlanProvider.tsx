@@ -9,6 +9,7 @@ import {
   useSyncExternalStore,
   type ReactNode,
 } from 'react';
+import { UnitsContext } from '@/ui/shared/units';
 import { formatterFor, type Formatter } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/parse';
 import { enterPhone, type Phone } from '@/ui/phone/phone';
@@ -119,7 +120,7 @@ export function PlanProvider(props: {
     <PlanContext
       value={{ store, units, format: formatterFor(units), setUnits: changeUnits, whenRecorded, openPhone }}
     >
-      {props.children}
+      <UnitsContext value={units}>{props.children}</UnitsContext>
     </PlanContext>
   );
 }

@@ -14,7 +14,7 @@ import {
   formatTemperature,
   formatVolume,
 } from '@/core/units/format';
-import { usePlanContext } from '@/ui/plan/PlanProvider';
+import { useUnits } from './units';
 import styles from './QuantityField.module.css';
 
 interface Props extends Omit<TextInputProps, 'value' | 'onChange' | 'onBlur'> {
@@ -78,7 +78,7 @@ export function QuantityField({
   className,
   ...input
 }: Props) {
-  const { units } = usePlanContext();
+  const units = useUnits();
   const [text, setText] = useState<string | null>(null);
   const write = WRITE[dimension];
   const own = schema ?? SCHEMAS[dimension];

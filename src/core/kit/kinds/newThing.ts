@@ -1,5 +1,13 @@
 import { densityGPerL, guessProvides, guessSystem, guessTraits, guessView } from '../guess';
-import { guessForm, THING_DEFAULTS, type Form, type Provides, type Thing } from '../thing';
+import {
+  asTaken,
+  guessForm,
+  THING_DEFAULTS,
+  type Form,
+  type OwnedThing,
+  type Provides,
+  type Thing,
+} from '../thing';
 import { kindOf, type Kind } from './kinds';
 import type { Understood } from './understand';
 import { cutTo, plainText } from '@/core/units/text';
@@ -143,3 +151,11 @@ export function thingFrom(id: string, understood: Understood): Thing | null {
 }
 
 const capital = (name: string): string => name.charAt(0).toUpperCase() + name.slice(1);
+
+/** An owned thing as a trip takes it: what the trip decides is as usual for its kind. */
+export function ownedForTrip(thing: OwnedThing): Thing {
+  const kind = kindOf(thing.kind);
+  if (!kind) return asTaken(thing);
+  const { waterMl, call, need, inDrySack, carry } = thingOfKind(thing.id, kind);
+  return { ...asTaken(thing), waterMl, call, need, inDrySack, carry };
+}
