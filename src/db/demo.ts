@@ -1,6 +1,8 @@
 import { DEMO_SETUPS } from '@/core/demo/bikes';
+import { demoInventory } from '@/core/demo/inventory';
 import { demoPlan } from '@/core/demo/plan';
 import { DEMO_ACCOUNT_ID, emptyAccount, makeDemoAccount } from './accounts';
+import { addThings } from './inventory';
 import { insertPlan } from './plans';
 import { transaction, type Client, type Pool } from './pool';
 import { saveSetup } from './setups';
@@ -10,6 +12,7 @@ export const DEMO_TRIP_ID = 'plateau-and-river-loop';
 /** The demo trip, and the rider's other bikes with their bags. */
 async function insertDemo(client: Client, accountId: string): Promise<void> {
   await insertPlan(client, accountId, DEMO_TRIP_ID, demoPlan());
+  await addThings(client, accountId, demoInventory());
   for (const setup of DEMO_SETUPS) await saveSetup(client, accountId, setup);
 }
 

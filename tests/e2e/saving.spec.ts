@@ -17,14 +17,14 @@ test('two tabs: the stale one is told, reloads its view, and loses nothing that 
   const name = page.getByRole('textbox', { name: 'Name' });
   await page.getByRole('combobox', { name: 'Sleeping in a' }).selectOption('bivvy');
   const notice = page.getByRole('alert').filter({ hasText: 'changed in another tab' });
-  await expect(notice).toContainText('Trip: night minimum');
+  await expect(notice).toContainText('Trip: weather');
   await expect(notice).toContainText('1 change');
   await name.fill('Plateau, typed meanwhile');
   await notice.getByRole('button', { name: 'Load it and reapply mine' }).click();
   await expect(notice).toHaveCount(0);
   await saved(page);
   await expect(name).toHaveValue('Plateau, typed meanwhile');
-  await expect(page.getByRole('textbox', { name: 'Coldest night expected' })).toHaveValue('2.8 °C');
+  await expect(page.getByRole('textbox', { name: 'Coldest, night 1' })).toHaveValue('2.8 °C');
   const { rows } = await pool.query('select sleeping, night_minimum_c, name from trip where id = $1', [
     rider.tripId,
   ]);

@@ -1,6 +1,6 @@
 import { demoPlan } from '@/core/demo/plan';
 import { factsOf } from '@/core/facts/facts';
-import { normal } from '@/core/evaluation/certainty';
+import { normal } from '@/core/units/normal';
 import type { Plan } from '@/core/plan/plan';
 import { measureNext, measurementWords, worthOfKnowing } from './measureNext';
 

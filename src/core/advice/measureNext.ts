@@ -1,4 +1,4 @@
-import { normalDensity, normal } from '@/core/evaluation/certainty';
+import { normalDensity, normal } from '@/core/units/normal';
 import type { Facts } from '@/core/facts/facts';
 import { thingMassErrorG, thingVolumeErrorMl } from '@/core/kit/kinds/errors';
 import type { Thing } from '@/core/kit/thing';

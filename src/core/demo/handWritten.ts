@@ -25,6 +25,7 @@ export interface More {
   traits?: Trait[];
   hollow?: Thing['hollow'];
   inside?: string;
+  contents?: Thing['contents'];
   massSource?: Thing['massSource'];
   volumeSource?: Thing['volumeSource'];
   /** For a stiff thing whose volume is not that of its measures. */
@@ -81,5 +82,6 @@ export function thing(
     traits: more.traits ?? [],
     hollow: more.hollow ?? null,
     inside: more.inside ?? null,
+    contents: more.contents ?? [],
   };
 }

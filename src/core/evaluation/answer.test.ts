@@ -2,7 +2,8 @@ import { loaded, sampleBag, samplePlan, sampleThing } from '../../../tests/suppo
 import { formatterFor } from '@/core/units/format';
 import type { Plan } from '@/core/plan/plan';
 import { answerOf } from './answer';
-import { certaintyWords, fitCertainty, normal } from './certainty';
+import { normal } from '@/core/units/normal';
+import { certaintyWords, fitCertainty } from './certainty';
 import { evaluate } from './evaluate';
 
 const answer = (plan: Plan) => answerOf(evaluate(plan), formatterFor('metric'));

@@ -24,7 +24,7 @@ import type { UnitSystem } from '@/core/units/parse';
 import { QuickAdd } from '@/ui/kit/QuickAdd';
 import { Choice } from '@/ui/shared/Choice';
 import { Empty } from '@/ui/shared/States';
-import { UnitsContext } from '@/ui/shared/units';
+import { UnitsContext } from '@/ui/plan/units';
 import { COLUMNS, InventoryGrid } from './InventoryGrid';
 import styles from './Inventory.module.css';
 import { ThingPanel } from './ThingPanel';
@@ -33,7 +33,9 @@ import { useInventory, type Change } from './useInventory';
 const KitImport = dynamic(() => import('@/ui/kit/KitImport').then((module) => module.KitImport), {
   ssr: false,
 });
-const WeighMode = dynamic(() => import('./WeighMode').then((module) => module.WeighMode), { ssr: false });
+const WeighMode = dynamic(() => import('@/ui/weigh/WeighMode').then((module) => module.WeighMode), {
+  ssr: false,
+});
 
 /** A date needs attention when it comes within so many days. */
 const SOON_DAYS = 30;

@@ -9,7 +9,7 @@ import type { Table } from '@/core/formats/readTable';
 import type { Thing } from '@/core/kit/thing';
 import { LIMITS } from '@/core/plan/limits';
 import { formatterFor } from '@/core/units/format';
-import { useUnits } from '@/ui/shared/units';
+import { useUnits } from '@/ui/plan/units';
 import { Verdict } from '@/ui/shared/Verdict';
 import type { KitWorker } from '@/workers/kit.worker';
 import styles from './KitImport.module.css';

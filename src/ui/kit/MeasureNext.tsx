@@ -9,7 +9,7 @@ import { usePlan } from '@/ui/plan/PlanProvider';
 import { useSelection } from '@/ui/shared/SelectionProvider';
 import styles from './KitStage.module.css';
 
-const WeighMode = dynamic(() => import('@/ui/inventory/WeighMode').then((module) => module.WeighMode), {
+const WeighMode = dynamic(() => import('@/ui/weigh/WeighMode').then((module) => module.WeighMode), {
   ssr: false,
 });
 

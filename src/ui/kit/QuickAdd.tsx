@@ -8,7 +8,7 @@ import { readQuickAdd } from '@/core/kit/quickAdd';
 import type { Thing } from '@/core/kit/thing';
 import { LIMITS } from '@/core/plan/limits';
 import { formatterFor } from '@/core/units/format';
-import { useUnits } from '@/ui/shared/units';
+import { useUnits } from '@/ui/plan/units';
 import styles from './QuickAdd.module.css';
 
 /** From so sure on no other kinds are offered. */

@@ -9,7 +9,7 @@ import {
   useSyncExternalStore,
   type ReactNode,
 } from 'react';
-import { UnitsContext } from '@/ui/shared/units';
+import { UnitsContext } from '@/ui/plan/units';
 import { formatterFor, type Formatter } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/parse';
 import { enterPhone, type Phone } from '@/ui/phone/phone';

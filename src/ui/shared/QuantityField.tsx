@@ -14,7 +14,7 @@ import {
   formatTemperature,
   formatVolume,
 } from '@/core/units/format';
-import { useUnits } from './units';
+import { useUnits } from '@/ui/plan/units';
 import styles from './QuantityField.module.css';
 
 interface Props extends Omit<TextInputProps, 'value' | 'onChange' | 'onBlur'> {

@@ -9,7 +9,7 @@ import type { MassSource } from '@/core/units/uncertainty';
 import { steadyMass, type Reading } from '@/core/weighing/steady';
 import { unitSlip } from '@/core/weighing/unitSlip';
 import { CountField } from '@/ui/shared/CountField';
-import { useUnits } from '@/ui/shared/units';
+import { useUnits } from '@/ui/plan/units';
 import { bluetoothScale, hasBluetooth, simulatedScale, type LiveScale } from './scales';
 import styles from './WeighMode.module.css';
 
