@@ -97,6 +97,14 @@ export const COLUMNS: readonly Column[] = [
 ];
 
 const ROW_PX = 38;
+const HEAD_PX = 38;
+
+/** The rows are of one height: their place is known without asking for a layout, which the package does frame by frame. */
+function bringIntoView(box: HTMLElement, row: number): void {
+  const [top, room] = [row * ROW_PX, box.clientHeight - HEAD_PX];
+  if (top < box.scrollTop) box.scrollTop = top;
+  else if (top + ROW_PX > box.scrollTop + room) box.scrollTop = top + ROW_PX - room;
+}
 
 interface Props {
   items: readonly Item[];
@@ -128,7 +136,6 @@ export function InventoryGrid(props: Props) {
     getScrollElement: () => scroll.current,
     estimateSize: () => ROW_PX,
     overscan: 12,
-    getItemKey: (index) => items[index]!.thing.id,
   });
   const active = Math.max(0, activeId === null ? 0 : items.findIndex(({ thing }) => thing.id === activeId));
   const focused = useRef(false);
@@ -141,7 +148,7 @@ export function InventoryGrid(props: Props) {
   const go = (index: number, to: number) => {
     const row = Math.max(0, Math.min(items.length - 1, index));
     if (items.length === 0) return;
-    rows.scrollToIndex(row);
+    bringIntoView(scroll.current!, row);
     onActive(items[row]!.thing.id);
     setColumn(Math.max(0, Math.min(COLUMNS.length - 1, to)));
     focused.current = true;

@@ -4,7 +4,7 @@ import { Button, TextInput } from '@mantine/core';
 import { IconArrowBackUp, IconArrowForwardUp, IconSearch } from '@tabler/icons-react';
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
-import { useDeferredValue, useEffect, useMemo, useState } from 'react';
+import { useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { filtered, SHOW_ALL, standIns, STATES, type Filter, type Item } from '@/core/kit/inventory/filter';
 import {
   asTaken,
@@ -69,7 +69,8 @@ export function InventoryPage({ initial, units, today }: Props) {
     return [...found].sort((a, b) => (sorted.isDown ? order(b, a) : order(a, b)));
   }, [items, asked, sorted, today]);
   const selected = useMemo(() => shown.filter(({ thing }) => chosen.has(thing.id)), [shown, chosen]);
-  const active = shown.find(({ thing }) => thing.id === activeId) ?? null;
+  const restedId = useRested(activeId);
+  const active = shown.find(({ thing }) => thing.id === restedId) ?? null;
   const owned = items.filter(({ thing }) => !thing.toGet);
   const toGet = items.filter(({ thing }) => thing.toGet);
 
@@ -95,8 +96,12 @@ export function InventoryPage({ initial, units, today }: Props) {
     };
   }, [inventory]);
 
-  const change = (thing: OwnedThing, patch: Change['patch']) =>
-    void inventory.change(`${thing.name} changed`, [{ id: thing.id, patch }]);
+  const { change: changeThings } = inventory;
+  const change = useCallback(
+    (thing: OwnedThing, patch: Change['patch']) =>
+      void changeThings(`${thing.name} changed`, [{ id: thing.id, patch }]),
+    [changeThings],
+  );
   const changeChosen = (patch: Change['patch']) =>
     void inventory.change(
       counted(selected.length, 'changed'),
@@ -271,7 +276,7 @@ export function InventoryPage({ initial, units, today }: Props) {
               }
               onChange={change}
             />
-            {active && <ThingPanel key={active.thing.id} item={active} format={format} onChange={change} />}
+            {active && <ThingPanel item={active} format={format} onChange={change} />}
           </div>
         )}
         <p className={`quiet ${styles.hint}`} role="status">
@@ -333,6 +338,18 @@ function priceOf(items: readonly Item[]): string {
 
 const isTyping = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement && target.closest('input:not([type=checkbox]), textarea, select') !== null;
+
+const RESTS_MS = 200;
+
+/** A value once it has stayed the same for a moment: the fields of a thing are many, and follow keys that rest. */
+function useRested<Value>(value: Value): Value {
+  const [rested, setRested] = useState(value);
+  useEffect(() => {
+    const timer = setTimeout(() => setRested(value), RESTS_MS);
+    return () => clearTimeout(timer);
+  }, [value]);
+  return rested;
+}
 
 interface Named {
   name: string;

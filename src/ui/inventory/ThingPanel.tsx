@@ -2,7 +2,7 @@
 
 import { Checkbox, Textarea, TextInput } from '@mantine/core';
 import Link from 'next/link';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { contentsMassG, contentsText } from '@/core/kit/contents';
 import { cellPatch, type Cell, type Patch } from '@/core/kit/inventory/cells';
 import type { Item } from '@/core/kit/inventory/filter';
@@ -18,8 +18,8 @@ interface Props {
   onChange: (thing: OwnedThing, patch: Patch) => void;
 }
 
-/** All that the inventory keeps of one thing. */
-export function ThingPanel({ item: { thing, trips }, format, onChange }: Props) {
+/** All that the inventory keeps of one thing. Drawn anew only for another state of it. */
+export const ThingPanel = memo(function ThingPanel({ item: { thing, trips }, format, onChange }: Props) {
   const contentsG = contentsMassG(thing.contents);
   const sides = extentsMm(thing.form);
   const cell = { thing, onChange };
@@ -119,7 +119,7 @@ export function ThingPanel({ item: { thing, trips }, format, onChange }: Props) 
       </p>
     </section>
   );
-}
+});
 
 interface CellFieldProps {
   thing: OwnedThing;
@@ -132,30 +132,32 @@ interface CellFieldProps {
 
 /** A field that takes what its cell in the grid takes; what cannot be taken stays with the reason. */
 function CellField({ thing, cell, label, description, value, onChange }: CellFieldProps) {
-  const [typed, setTyped] = useState<string | null>(null);
-  const [problem, setProblem] = useState<string | null>(null);
+  /** What is typed belongs to one thing: the field itself goes on to the next, which is quicker than another field. */
+  const [state, setState] = useState<{ id: string; typed: string; problem: string | null } | null>(null);
+  const own = state?.id === thing.id ? state : null;
+  const type = (typed: string) => setState({ id: thing.id, typed, problem: null });
   const commit = () => {
-    if (typed === null || typed === value) return setTyped(null);
-    const patch = cellPatch(thing, cell, typed);
-    if (!patch.ok) return setProblem(patch.error);
+    if (!own) return;
+    if (own.typed === value) return setState(null);
+    const patch = cellPatch(thing, cell, own.typed);
+    if (!patch.ok) return setState({ ...own, problem: patch.error });
     onChange(thing, patch.value);
-    setTyped(null);
-    setProblem(null);
+    setState(null);
   };
   const shared = {
     label,
     description,
-    value: typed ?? value,
-    error: problem,
+    value: own?.typed ?? value,
+    error: own?.problem,
     autoComplete: 'off',
     onBlur: commit,
   };
   return cell === 'contents' ? (
-    <Textarea {...shared} autosize minRows={2} onChange={(event) => setTyped(event.currentTarget.value)} />
+    <Textarea {...shared} rows={4} onChange={(event) => type(event.currentTarget.value)} />
   ) : (
     <TextInput
       {...shared}
-      onChange={(event) => setTyped(event.currentTarget.value)}
+      onChange={(event) => type(event.currentTarget.value)}
       onKeyDown={(event) => event.key === 'Enter' && commit()}
     />
   );

@@ -86,6 +86,10 @@ export function useInventory(initial: readonly Item[]): Inventory {
     [run],
   );
 
+  const change = useCallback(
+    (label: string, changes: Change[]) => step(label, { kind: 'change', changes }),
+    [step],
+  );
   return useMemo(() => {
     const back = done.at(-1);
     const again = undone.at(-1);
@@ -95,7 +99,7 @@ export function useInventory(initial: readonly Item[]): Inventory {
       redoLabel: again?.label ?? null,
       problem,
       isSaving: saving > 0,
-      change: (label, changes) => step(label, { kind: 'change', changes }),
+      change,
       add: (label, things) => step(label, { kind: 'add', things }),
       remove: (label, ids) => step(label, { kind: 'remove', ids }),
       undo: () => {
@@ -111,7 +115,7 @@ export function useInventory(initial: readonly Item[]): Inventory {
         void run(again.do);
       },
     };
-  }, [items, done, undone, problem, saving, step, run]);
+  }, [items, done, undone, problem, saving, change, step, run]);
 }
 
 function applied(items: readonly Item[], act: Act): readonly Item[] {
