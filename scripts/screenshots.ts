@@ -1,14 +1,9 @@
 // npm run screenshots: one current picture of each main view, from the demo, for docs/screenshots.
-import { execFileSync } from 'node:child_process';
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import path from 'node:path';
 import type { Page } from '@playwright/test';
 import { DEMO_TRIP_ID } from '@/db/demo';
 import { withApp } from './lib/app';
 import { launchBrowser, visit as visitPage } from './lib/browser';
 import { exitOn } from './lib/say';
-import { poppler } from './lib/system';
 
 withApp(async ({ url }) => {
   const browser = await launchBrowser();
@@ -42,20 +37,6 @@ withApp(async ({ url }) => {
   await desk.getByRole('button', { name: /^L Seat pack/ }).click();
   await desk.getByRole('option', { name: /Down quilt/ }).click();
   await shoot(desk, 'load');
-  // The same at a taller window, so that no list is cut.
-  await desk.setViewportSize({ width: 1280, height: 1400 });
-  await desk.getByRole('button', { name: /^F Half frame bag/ }).click();
-  await desk.getByRole('region', { name: 'Inside Half frame bag' }).screenshot({
-    path: 'docs/screenshots/load-section.png',
-  });
-  await desk.setViewportSize({ width: 1280, height: 800 });
-  const list = await desk.context().newPage();
-  await visitPage(list, `${url}/lists/${DEMO_TRIP_ID}`);
-  await shoot(list, 'list');
-  await list.close();
-  await desk.getByRole('button', { name: /^Compare with the load/ }).click();
-  await desk.getByRole('region', { name: 'Two loads compared' }).waitFor();
-  await shoot(desk, 'load-compared');
   await visit(desk, 'trip');
   // Until every square of the map is there.
   await desk.waitForFunction(
@@ -66,30 +47,9 @@ withApp(async ({ url }) => {
   await shoot(desk, 'trip');
   await visit(desk, 'bike');
   await shoot(desk, 'bike');
-  await desk.getByText('Front', { exact: true }).click();
-  await desk.getByRole('group', { name: /from the front/ }).waitFor();
-  await shoot(desk, 'bike-front');
-  await desk.getByText('Side', { exact: true }).click();
   await desk.getByRole('tab', { name: 'Frame bag' }).click();
   await desk.getByRole('region', { name: 'Frame bag from the triangle' }).waitFor();
   await shoot(desk, 'bike-frame-bag');
-  const template = await desk.request.get(
-    `${url}/api/trips/${DEMO_TRIP_ID}/bags/frame/template?format=pdf&paper=a4`,
-  );
-  const scratch = mkdtempSync(path.join(tmpdir(), 'gorvin-template-'));
-  writeFileSync(path.join(scratch, 'template.pdf'), await template.body());
-  poppler();
-  execFileSync('pdftoppm', [
-    ...['-png', '-r', '80', '-f', '1', '-l', '1', '-singlefile'],
-    ...[path.join(scratch, 'template.pdf'), 'docs/screenshots/template'],
-  ]);
-  rmSync(scratch, { recursive: true });
-  const tall = await open({ viewport: { width: 1280, height: 1900 } });
-  await visit(tall, 'bike');
-  await tall.getByRole('tab', { name: 'Set-ups' }).click();
-  await tall.getByRole('button', { name: 'Compare Small frame, big wheels' }).click();
-  await tall.getByRole('table', { name: 'Figures of both' }).waitFor();
-  await shoot(tall, 'bike-compare');
   await visit(desk, 'kit');
   await shoot(desk, 'kit');
   const dark = await open({ colorScheme: 'dark' });
@@ -104,20 +64,15 @@ withApp(async ({ url }) => {
   await shoot(phone, 'pack-phone');
   await visit(desk, 'pack');
   await shoot(desk, 'pack');
-  // Last, since it changes the trip.
-  await visit(desk, 'trip');
-  const fellows = desk.getByRole('region', { name: 'Fellow riders' });
-  await fellows.getByLabel('Who rides along').fill('Robin');
-  await fellows.getByRole('button', { name: 'Take along' }).click();
-  await desk.getByText('Saved', { exact: true }).waitFor();
-  await visit(desk, 'load');
-  await desk.getByRole('option', { name: /Folding chair/ }).click();
-  await desk.getByText('Wishes', { exact: true }).click();
-  await desk.getByLabel('Carried by').selectOption('whoever has room');
-  await desk.getByRole('button', { name: 'Load for me' }).first().click();
-  await desk.getByText(/things? moved/).waitFor({ timeout: 60_000 });
-  await desk.getByText('Wishes', { exact: true }).click();
-  await desk.getByRole('button', { name: /Robin's bike/ }).click();
-  await shoot(desk, 'load-riders');
+  await visitPage(desk, `${url}/inventory`);
+  await desk.getByRole('gridcell', { name: 'First aid pouch', exact: true }).click();
+  await desk.getByRole('region', { name: 'First aid pouch' }).waitFor();
+  await shoot(desk, 'inventory');
+  await visitPage(phone, `${url}/inventory`);
+  await phone.getByRole('textbox', { name: 'Find' }).fill('quilt');
+  await phone.getByRole('button', { name: 'Weigh things' }).click();
+  await phone.getByRole('button', { name: 'Use the simulated scale' }).click();
+  await phone.getByText('steady: press Enter').waitFor();
+  await shoot(phone, 'weigh-phone');
   await browser.close();
 }).catch(exitOn);
