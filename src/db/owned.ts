@@ -33,6 +33,8 @@ export const THING = tableOf<OwnedThing>({
   toGet: 'boolean',
   price: 'double precision',
   contents: 'jsonb',
+  purposes: 'jsonb',
+  specs: 'jsonb',
 });
 
 /** Of the items of a plan those that are new to it, and those that changed. */

@@ -27,6 +27,7 @@ const TRIP = tableOf<Trip>({
   weather: 'jsonb',
   scenario: 'text',
   circumstances: 'text[]',
+  dismissed: 'text[]',
   cooking: 'text',
   filling: 'text',
   surface: 'text',
@@ -38,6 +39,7 @@ const RIDER = tableOf<Rider>(
     inseamMm: 'double precision',
     shoeMm: 'double precision',
     powerW: 'double precision',
+    coldSleeper: 'boolean',
   },
   'rider_',
 );

@@ -37,6 +37,8 @@ test('rows pasted from a spreadsheet, changed together, taken back, and each cel
   await settled(page);
 
   await page.getByRole('textbox', { name: 'Find' }).fill('pasted thing 7');
+  // Every number up to 200 with a 7 in it.
+  await expect(grid).toHaveAttribute('aria-rowcount', '39');
   await row(page, 'Pasted thing 7')
     .first()
     .getByRole('gridcell', { name: 'Pasted thing 7', exact: true })

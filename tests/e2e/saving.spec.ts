@@ -25,11 +25,9 @@ test('two tabs: the stale one is told, reloads its view, and loses nothing that 
   await saved(page);
   await expect(name).toHaveValue('Plateau, typed meanwhile');
   await expect(page.getByRole('textbox', { name: 'Coldest, night 1' })).toHaveValue('2.8 °C');
-  const { rows } = await pool.query('select sleeping, night_minimum_c, name from trip where id = $1', [
-    rider.tripId,
-  ]);
+  const { rows } = await pool.query('select sleeping, weather, name from trip where id = $1', [rider.tripId]);
   expect(rows[0]).toMatchObject({ sleeping: 'bivvy', name: 'Plateau, typed meanwhile' });
-  expect(rows[0].night_minimum_c).toBeCloseTo(2.78, 1);
+  expect(rows[0].weather[0].minC).toBeCloseTo(2.78, 1);
 });
 
 test('what is changed in one tab shows in another at once, on another trip of the same kit too; and so does its end', async ({

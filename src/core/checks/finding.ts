@@ -1,4 +1,5 @@
 import type { Fix } from '@/core/advice/fix';
+import type { System } from '@/core/kit/thing';
 import type { Facts } from '@/core/facts/facts';
 import type { Formatter } from '@/core/units/format';
 
@@ -33,6 +34,8 @@ export interface Judgement extends Said {
   about?: string;
   /** Where it is dealt with, if not at the check's own stage. */
   stage?: Stage;
+  /** The system it is about, where it judges whether a kit is enough. */
+  system?: System;
   figures?: Figure[];
   /** Worked out when it is first asked for: finding a bag with room for a thing costs more than all else together. */
   fixes?: () => Fix[];
@@ -56,6 +59,7 @@ export interface Finding extends Said {
   check: string;
   stage: Stage;
   subject: { kind: SubjectKind; ids: readonly string[] };
+  system?: System;
   figures: Figure[];
   readonly fixes: Fix[];
 }

@@ -7,6 +7,7 @@ import { closing } from './closing';
 import { condition } from './condition';
 import { dugOut } from './dugOut';
 import { companions } from './companions';
+import { enoughCharge, enoughFuel, sleepsWarm, unmetNeeds, warmAtCamp } from './enough';
 import { fallsOut } from './fallsOut';
 import type { Check } from './finding';
 import { geometryDoubt } from './geometryDoubt';
@@ -58,6 +59,11 @@ export const CHECKS: readonly Check[] = [
   missesTrain,
   weather,
   circumstances,
+  sleepsWarm,
+  warmAtCamp,
+  enoughFuel,
+  enoughCharge,
+  unmetNeeds,
   condition,
   unloaded,
   leftBehind,

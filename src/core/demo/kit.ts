@@ -1,10 +1,10 @@
 import type { Thing } from '@/core/kit/thing';
+import { withPurpose } from './purposes';
 import { box, crushable, cylinder, flat, long, soft, thing } from './handWritten';
 
 const POT = 'pot-0-9-l';
 
-/** The demo rider's kit: figures plausible for spring nights near 3 °C, names generic. */
-export const DEMO_THINGS: readonly Thing[] = [
+const THINGS: readonly Thing[] = [
   thing('sleep', 'Down quilt', 680, soft(4200, 8200), 'camp', {
     dry: 'must',
     need: 'must',
@@ -162,3 +162,6 @@ export const DEMO_THINGS: readonly Thing[] = [
     massSource: 'estimate',
   }),
 ];
+
+/** The demo rider's kit: figures plausible for spring nights near 3 °C, names generic. */
+export const DEMO_THINGS: readonly Thing[] = THINGS.map(withPurpose);

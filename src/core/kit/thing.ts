@@ -6,6 +6,7 @@ import {
   massSource,
   measure,
   nameSchema,
+  temperatureC,
   volumeMl,
   volumeSource,
 } from '@/core/units/measures';
@@ -88,6 +89,23 @@ export const CONDITION_WORDS: Record<Condition, string> = {
   replace: 'to replace',
   refill: 'to refill',
 };
+
+/** Figures of a thing that judgements of "enough" read; what is left out is as usual for its kind. */
+export const specsSchema = z.object({
+  comfortC: temperatureC.optional().describe('Comfort rating of a sleeping bag (ISO 23537)'),
+  limitC: temperatureC.optional().describe('Limit rating, or the figure on a quilt'),
+  rValue: measure('', 0, 12).optional().describe('Of a mat (ASTM F3340)'),
+  warmerC: measure('°C', 0, 12).optional().describe('By how much a liner or a layer makes the bag warmer'),
+  clo: measure('clo', 0, 3).optional().describe('Insulation of a garment (ISO 9920)'),
+  batteryMah: measure('mAh', 0, 100_000).optional().describe('Of a power bank, at 3.7 V'),
+  drawWhPerDay: measure('Wh', 0, 500).optional().describe('What a device uses in a day of riding'),
+  panelW: measure('W', 0, 100).optional().describe('Rated power of a solar panel'),
+  dynamoW: measure('W', 0, 10).optional().describe('Of a hub dynamo at 15 km/h'),
+  fuelG: measure('g', 0, 2000).optional().describe('Gas that is in a canister'),
+  tareG: measure('g', 0, 1000).optional().describe('An empty canister'),
+  boughtIn: z.int().min(1950).max(2199).optional().describe('The year, for what ages'),
+});
+export type Specs = z.infer<typeof specsSchema>;
 
 /** One of the things in a kit that is packed as one: a plaster in the first aid kit. */
 export const contentSchema = z.object({
@@ -173,6 +191,14 @@ export const ownedThingSchema = z.object({
     .max(60, 'A kit lists at most 60 things.')
     .default([])
     .describe('Of a kit packed as one: what is in it'),
+  purposes: z
+    .union([
+      z.array(z.string().min(2).max(60).refine(isOneLine, 'A purpose is one line of plain text.')).max(20),
+      z.null(),
+    ])
+    .default(null)
+    .describe('What it is for; null where it is for what its kind is for'),
+  specs: specsSchema.default({}),
 });
 export type OwnedThing = z.infer<typeof ownedThingSchema>;
 

@@ -27,6 +27,7 @@ export const riderSchema = z.object({
     .union([measure('W', 40, 500), z.null()])
     .default(null)
     .describe('Power the rider keeps up all day; null takes a default'),
+  coldSleeper: z.boolean().default(false).describe('Is cold in bed where others are not'),
 });
 export type Rider = z.infer<typeof riderSchema>;
 
@@ -162,11 +163,12 @@ export const emptyPlan = (name: string): Plan => ({
     weather: null,
     scenario: 'expected',
     circumstances: [],
+    dismissed: [],
     cooking: 'stove',
     filling: 'by when it is wanted',
     surface: 'gravel',
   },
-  rider: { massG: 75_000, kneeGapMm: null, inseamMm: null, shoeMm: null, powerW: null },
+  rider: { massG: 75_000, kneeGapMm: null, inseamMm: null, shoeMm: null, powerW: null, coldSleeper: false },
   bike: null,
   bags: [],
   things: [],

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { SURFACES } from '@/core/bike/tyrePressure';
 import { nameSchema, temperatureC } from '@/core/units/measures';
 import { CIRCUMSTANCES } from './circumstances';
+import { isOneLine } from '@/core/units/text';
 import { SCENARIOS, weatherDaySchema } from './weather';
 
 export const SLEEPING = ['tent', 'bivvy', 'tarp', 'hammock', 'hut', 'hotel'] as const;
@@ -55,6 +56,11 @@ export const tripSchema = z.object({
     .max(CIRCUMSTANCES.length)
     .default([])
     .describe('What brings a caution of its own: a plane, a border, wild camping'),
+  dismissed: z
+    .array(z.string().min(1).max(80).refine(isOneLine, 'A need is one line of plain text.'))
+    .max(100)
+    .default([])
+    .describe('Needs that the rider does not have on this trip'),
   cooking: z.enum(COOKING).default('stove').describe('How the rider eats'),
   filling: z.enum(FILLINGS),
   surface: z.enum(SURFACES).default('gravel').describe('What most of the way is like; sets tyre pressures'),

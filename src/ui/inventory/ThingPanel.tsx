@@ -9,6 +9,7 @@ import type { Item } from '@/core/kit/inventory/filter';
 import { CONDITION_WORDS, CONDITIONS, extentsMm, PACKINGS, SYSTEMS, type OwnedThing } from '@/core/kit/thing';
 import type { Formatter } from '@/core/units/format';
 import { Button } from '@mantine/core';
+import { SpecFields } from '@/ui/kit/SpecFields';
 import { Choice } from '@/ui/shared/Choice';
 import styles from './Inventory.module.css';
 
@@ -89,6 +90,7 @@ export const ThingPanel = memo(function ThingPanel({ item: { thing, trips }, for
           What is in it weighs {format.mass(contentsG)}: take that as its mass
         </Button>
       )}
+      <SpecFields thing={thing} onChange={(patch) => onChange(thing, patch)} />
       <div className={styles.pair}>
         <Checkbox
           label="Still to get"

@@ -1,6 +1,6 @@
 'use client';
 
-import { Button, TextInput } from '@mantine/core';
+import { Button, SegmentedControl, TextInput } from '@mantine/core';
 import { IconSearch } from '@tabler/icons-react';
 import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
@@ -19,9 +19,12 @@ import styles from './KitStage.module.css';
 // Reading files is for the few times a list comes in; the table is what opens every time.
 const KitImport = dynamic(() => import('./KitImport').then((module) => module.KitImport), { ssr: false });
 
+const EnoughView = dynamic(() => import('./EnoughView').then((module) => module.EnoughView), { ssr: false });
 const FromInventory = dynamic(() => import('./FromInventory').then((module) => module.FromInventory), {
   ssr: false,
 });
+
+type View = 'things' | 'enough';
 
 /** Everything laid out: looked through, weighed, and cut down. */
 export function KitStage() {
@@ -29,6 +32,7 @@ export function KitStage() {
   const { chooseThing } = useSelection();
   const [filter, setFilter] = useState('');
   const [system, setSystem] = useState<System | 'all systems'>('all systems');
+  const [view, setView] = useState<View>('things');
   const [importing, setImporting] = useState(false);
   const [choosing, setChoosing] = useState(false);
   const { things } = draft.plan;
@@ -46,6 +50,16 @@ export function KitStage() {
     <div className={styles.page}>
       <header className={styles.header}>
         <h1>Kit</h1>
+        <SegmentedControl
+          className="screen-only"
+          aria-label="What is shown"
+          value={view}
+          onChange={(next) => setView(next as View)}
+          data={[
+            { value: 'things', label: 'Things' },
+            { value: 'enough', label: 'Is it enough?' },
+          ]}
+        />
         <span className="quiet">
           {shown.length === things.length
             ? counted(things.length)
@@ -70,40 +84,46 @@ export function KitStage() {
           </Button>
         )}
       </header>
-      <div className={`${styles.tools} screen-only`}>
-        <QuickAdd
-          onAdd={(thing) => {
-            if (!store.edit({ kind: 'put things', things: [thing] })) return false;
-            chooseThing(thing.id);
-            return true;
-          }}
-          full={things.length >= LIMITS.things}
-        />
-        <TextInput
-          aria-label="Show only things named"
-          placeholder="Show only …"
-          leftSection={<IconSearch size={15} />}
-          value={filter}
-          onChange={(event) => setFilter(event.currentTarget.value)}
-        />
-        <Choice
-          aria-label="Show only the system"
-          value={system}
-          options={['all systems', ...SYSTEMS] as const}
-          onChoose={setSystem}
-        />
-      </div>
-      {things.length > 0 && <MeasureNext />}
-      {things.length === 0 ? (
-        <Empty
-          title="The kit is empty"
-          actions={<Button onClick={() => setImporting(true)}>Import CSV</Button>}
-        >
-          Type a thing above and press Enter, or import a list you have. Estimates will do: what matters is
-          asked for later.
-        </Empty>
+      {view === 'enough' && things.length > 0 ? (
+        <EnoughView />
       ) : (
-        <KitTable things={shown} />
+        <>
+          <div className={`${styles.tools} screen-only`}>
+            <QuickAdd
+              onAdd={(thing) => {
+                if (!store.edit({ kind: 'put things', things: [thing] })) return false;
+                chooseThing(thing.id);
+                return true;
+              }}
+              full={things.length >= LIMITS.things}
+            />
+            <TextInput
+              aria-label="Show only things named"
+              placeholder="Show only …"
+              leftSection={<IconSearch size={15} />}
+              value={filter}
+              onChange={(event) => setFilter(event.currentTarget.value)}
+            />
+            <Choice
+              aria-label="Show only the system"
+              value={system}
+              options={['all systems', ...SYSTEMS] as const}
+              onChoose={setSystem}
+            />
+          </div>
+          {things.length > 0 && <MeasureNext />}
+          {things.length === 0 ? (
+            <Empty
+              title="The kit is empty"
+              actions={<Button onClick={() => setImporting(true)}>Import CSV</Button>}
+            >
+              Type a thing above and press Enter, or import a list you have. Estimates will do: what matters
+              is asked for later.
+            </Empty>
+          ) : (
+            <KitTable things={shown} />
+          )}
+        </>
       )}
       {choosing && (
         <FromInventory

@@ -30,6 +30,7 @@ import { QuantityField } from '@/ui/shared/QuantityField';
 import { needsName, TextField } from '@/ui/shared/TextField';
 import { useScrollTo } from '@/ui/shared/useScrollTo';
 import { useSelection } from '@/ui/shared/SelectionProvider';
+import { SpecFields } from './SpecFields';
 import styles from './ThingEditor.module.css';
 
 /** All that is known of one thing; each field is taken, and can be undone, by itself. */
@@ -114,6 +115,9 @@ export function ThingEditor({ thing }: { thing: Thing }) {
           checked={thing.inDrySack}
           onChange={(event) => decide({ inDrySack: event.currentTarget.checked })}
         />
+      </Group>
+      <Group title="What it is for, and its ratings">
+        <SpecFields thing={thing} onChange={set} />
       </Group>
       <Group title="Form and measures, on every trip">
         <Choice

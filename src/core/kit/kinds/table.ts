@@ -149,7 +149,7 @@ light | 170 25 | 420 35 | soft 1.6
 *- | 110 50 | 270 50 | soft 1.4
 = Gas stove | stove; gas stove; canister stove; burner; gas burner; camping stove; backpacking stove; cooker; gas cooker | cook | camp | should | no | fragile | boil water | pot | screw-on burner with igniter
 *- | 90 30 | = 35 | box 90x55x45
-= Stove system | integrated stove; stove system; cooking system; boil system; integrated cooking system; heat exchanger stove | cook | camp | should | no | | boil water | | burner, pot and stand nested; without gas
+= Stove system | integrated stove; stove system; cooking system; boil system; integrated cooking system; heat exchanger stove | cook | camp | should | no | | boil water,cook in | | burner, pot and stand nested; without gas
 *- | 420 25 | = 20 | cyl 180x105
 = Alcohol stove | alcohol stove; spirit stove; meths stove; spirit burner; methylated spirit stove; ethanol stove | cook | camp | should | no | dirty | boil water | pot | 20 to 110 g
 *- | 70 60 | = 50 | cyl 50x75
@@ -169,7 +169,7 @@ light | 170 25 | 420 35 | soft 1.6
 0.25 l | 250 25 | = 20 | cyl 150x60
 *0.5 l | 480 20 | = 20 | cyl 180x75
 1 l | 950 20 | = 20 | cyl 250x85
-= Pot | pot; cooking pot; saucepan; titanium pot; cook pot; cookpot; pan; billy; kettle; pot with lid; mess tin | cook | camp | should | no | dirty | boil water | | titanium to aluminium, with lid
+= Pot | pot; cooking pot; saucepan; titanium pot; cook pot; cookpot; pan; billy; kettle; pot with lid; mess tin | cook | camp | should | no | dirty | cook in | | titanium to aluminium, with lid
 0.5 l | 90 35 | = 20 | cyl 90x95
 0.75 l | 115 35 | = 20 | cyl 105x100
 *0.9 l | 130 35 | = 20 | cyl 110x110
@@ -177,7 +177,7 @@ light | 170 25 | 420 35 | soft 1.6
 2 l | 260 35 | = 20 | cyl 125x165
 = Frying pan | frying pan; skillet; fry pan | cook | camp | nice | no | dirty | | | folding handle
 *- | 220 40 | = 35 | flat 210x210x40
-= Cook set | cook set; cookset; cooking set; cook kit; cooking kit; kitchen kit; cook system | cook | camp | should | no | dirty | boil water | | pot, stove, cup and cutlery nested, without gas
+= Cook set | cook set; cookset; cooking set; cook kit; cooking kit; kitchen kit; cook system | cook | camp | should | no | dirty | cook in | | pot, stove, cup and cutlery nested, without gas
 *- | 420 45 | = 35 | cyl 140x135
 = Cup | mug; cup; camping mug; titanium mug; coffee mug; tin cup; enamel mug; folding cup; tea cup | cook | camp | should | no | | drink from | pot | 40 to 150 g
 *- | 75 50 | = 35 | cyl 90x85

@@ -1,0 +1,180 @@
+import { AIR_CLO, clothesClo, comfortableDownTo, MET } from '@/core/clothes/warmth';
+import { exposureOf, fuelBudget, type FuelBudget } from '@/core/cook/fuel';
+import { conditionsOf } from '@/core/facts/conditions';
+import type { Facts } from '@/core/facts/facts';
+import { farFromHelp } from '@/core/facts/help';
+import { rideOf } from '@/core/facts/ride';
+import { specOf } from '@/core/kit/specs';
+import type { Thing } from '@/core/kit/thing';
+import { needsMet, type NeedMet } from '@/core/needs/met';
+import { isPurposeKnown, purposesOf } from '@/core/needs/purposes';
+import { chargeBudget, type ChargeBudget } from '@/core/power/charge';
+import { sleepMargin, type SleepMargin, type SleepSystem } from '@/core/sleep/sleep';
+import type { Sleeping } from '@/core/trip/trip';
+
+/** What is judged of a kit as a whole; null where it cannot be, or the trip does not ask for it. */
+export interface Enough {
+  /** Everything that comes along: worn, in a bag, or still on the floor. */
+  taken: readonly Thing[];
+  needs: readonly NeedMet[];
+  /** So few things are known for what they are for that nothing is said to be missing. */
+  isJudged: boolean;
+  sleep: { system: SleepSystem; nights: SleepMargin[]; worst: SleepMargin } | null;
+  camp: { clo: number; sittingC: number; movingC: number; eveningC: number } | null;
+  fuel: FuelBudget | null;
+  charge: ChargeBudget | null;
+}
+
+/** By how much a shelter keeps the air around a sleeper warmer (methods, section 9). */
+const SHELTER_C: Record<Sleeping, number> = { tent: 2, bivvy: 1, tarp: 1, hammock: 0, hut: 3, hotel: 10 };
+/** Of the clothes worn in bed: a dry set, and an insulated jacket over it. */
+const CLOTHES_C = { 'sleep clothes': 2, 'warm at camp': 2 } as const;
+const MOST_CLOTHES_C = 5;
+/** Litres boiled by a rider who cooks: dinner, breakfast and two hot drinks around each night. */
+export const LITRES_A_NIGHT = 1.4;
+const WATER_C = 10;
+/** Shirt, shorts and socks. */
+const RIDE_CLOTHES_CLO = 0.2;
+/** A dull spring day under trees and a bright one make about this. */
+const SUN_HOURS = 4;
+
+const known = new WeakMap<Facts['totals'], { plan: Facts['plan']; enough: Enough }>();
+
+/** What is judged of a kit as a whole; the same object for the same plan. */
+export function enoughOf(facts: Facts): Enough {
+  const last = known.get(facts.totals);
+  if (last?.plan === facts.plan) return last.enough;
+  const enough = judge(facts);
+  known.set(facts.totals, { plan: facts.plan, enough });
+  return enough;
+}
+
+function judge(facts: Facts): Enough {
+  const { plan } = facts;
+  const { trip, rider } = plan;
+  const home = new Set(facts.home);
+  const taken = plan.things.filter((thing) => !home.has(thing) && !thing.toGet);
+  const conditions = conditionsOf(facts);
+  const ride = rideOf(facts);
+  const far = (ride?.days ?? []).flatMap((day) => farFromHelp(ride!, day)?.distanceM ?? []);
+  const needs = needsMet(
+    {
+      conditions,
+      trip,
+      people: 1,
+      build: plan.bike?.build ?? null,
+      helpM: far.length > 0 ? Math.max(...far) : null,
+    },
+    taken,
+  );
+  const withPurpose = (purpose: string) => taken.filter((thing) => purposesOf(thing).includes(purpose));
+  const most = (things: readonly Thing[], of: (thing: Thing) => number | null) =>
+    Math.max(0, ...things.flatMap((thing) => of(thing) ?? []));
+
+  const [bag] = withPurpose('sleep warm');
+  const system: SleepSystem = {
+    comfortC: bag ? specOf(bag, 'comfortC') : null,
+    limitC: bag ? specOf(bag, 'limitC') : null,
+    linerC: most(withPurpose('sleep warmer'), (thing) => specOf(thing, 'warmerC') ?? 2),
+    clothesC: Math.min(
+      MOST_CLOTHES_C,
+      Object.entries(CLOTHES_C).reduce(
+        (sum, [purpose, celsius]) => sum + (withPurpose(purpose).length > 0 ? celsius : 0),
+        0,
+      ),
+    ),
+    shelterC: SHELTER_C[trip.sleeping],
+    agedC: ageOf(bag, trip.startDate),
+    rValue: sumOrNull(withPurpose('insulate from the ground').map((thing) => specOf(thing, 'rValue'))),
+    isColdSleeper: rider.coldSleeper,
+  };
+  const nights =
+    bag && trip.sleeping !== 'hotel'
+      ? conditions.nights.flatMap(({ coldestC }) => sleepMargin(system, coldestC) ?? [])
+      : [];
+
+  const garments = taken.flatMap((thing) => specOf(thing, 'clo') ?? []);
+  // Nobody rides without clothes, whether they are on the list or not.
+  if (garments.length > 0 && withPurpose('ride clothes').length === 0) garments.push(RIDE_CLOTHES_CLO);
+  const clo = clothesClo(garments) + AIR_CLO.breeze;
+  // In the evening it is a third of the way from the night's coldest to the day's warmest.
+  const eveningC = Math.min(
+    ...conditions.nights.map(({ coldestC }, i) => coldestC + (conditions.days[i]!.warmestC - coldestC) / 3),
+  );
+
+  const canisters = withPurpose('fuel').map((thing) => {
+    const fuelG = specOf(thing, 'fuelG');
+    return fuelG === null ? null : thing.quantity * fuelG;
+  });
+  const draws = taken.map((thing) => thing.quantity * (specOf(thing, 'drawWhPerDay') ?? 0));
+  const drawWhPerDay = draws.reduce((sum, draw) => sum + draw, 0);
+  const moving = ride ? ride.days.reduce((sum, { movingS }) => sum + movingS, 0) / 3600 : 0;
+  const dayCount = conditions.days.length;
+  const sum = (spec: 'batteryMah' | 'panelW' | 'dynamoW') =>
+    taken.reduce((total, thing) => total + thing.quantity * (specOf(thing, spec) ?? 0), 0);
+  const socketNights =
+    trip.sleeping === 'hut' || trip.sleeping === 'hotel'
+      ? conditions.nights.length
+      : (ride?.days
+          .slice(0, -1)
+          .filter(({ toM }) =>
+            ride.places.some(
+              ({ place, alongM, offM }) => place.kind === 'socket' && Math.abs(alongM - toM) + offM < 1000,
+            ),
+          ).length ?? 0);
+
+  return {
+    taken,
+    needs,
+    isJudged: taken.length > 0 && taken.filter(isPurposeKnown).length * 2 >= taken.length,
+    sleep:
+      nights.length > 0
+        ? { system, nights, worst: nights.reduce((a, b) => (b.marginC < a.marginC ? b : a)) }
+        : null,
+    camp:
+      conditions.sleepsOutside && garments.length > 0
+        ? {
+            clo,
+            sittingC: comfortableDownTo(clo, MET.sitting),
+            movingC: comfortableDownTo(clo, MET.moving),
+            eveningC,
+          }
+        : null,
+    fuel:
+      trip.cooking === 'stove' && canisters.length > 0 && canisters.every((grams) => grams !== null)
+        ? fuelBudget(
+            LITRES_A_NIGHT * conditions.nights.length,
+            canisters.reduce((total: number, grams) => total + (grams ?? 0), 0),
+            WATER_C,
+            exposureOf(Math.max(0, ...conditions.days.map(({ windKmh }) => windKmh ?? 20))),
+          )
+        : null,
+    charge:
+      drawWhPerDay > 0 && conditions.nights.length > 0
+        ? chargeBudget({
+            drawWhPerDay,
+            days: dayCount,
+            banksMah: sum('batteryMah'),
+            panelW: sum('panelW'),
+            dynamoW: sum('dynamoW'),
+            sunHours: SUN_HOURS,
+            movingHours: dayCount > 0 ? moving / dayCount : 0,
+            speedKmh: ride && moving > 0 ? ride.line.lengthM / 1000 / moving : 0,
+            coldestC: conditions.coldestC,
+            socketNights,
+          })
+        : null,
+  };
+}
+
+/** Down loses half a degree a year of use beyond three; whether it is down is not known, so it is counted as down. */
+function ageOf(bag: Thing | undefined, startDate: string | null): number {
+  const bought = bag?.specs.boughtIn;
+  if (bought === undefined || startDate === null) return 0;
+  return 0.5 * Math.max(0, Number(startDate.slice(0, 4)) - bought - 3);
+}
+
+const sumOrNull = (values: readonly (number | null)[]): number | null =>
+  values.length > 0 && values.every((value) => value !== null)
+    ? values.reduce((sum: number, value) => sum + (value ?? 0), 0)
+    : null;

@@ -1,0 +1,168 @@
+'use client';
+
+import { Button, Checkbox } from '@mantine/core';
+import { useMemo } from 'react';
+import { enoughOf } from '@/core/enough/enough';
+import { panelsOf, type Panel } from '@/core/explain/panels';
+import { thingMassG, thingVolumeMl } from '@/core/kit/thing';
+import { regrets } from '@/core/needs/met';
+import { usePlan } from '@/ui/plan/PlanProvider';
+import { Verdict } from '@/ui/shared/Verdict';
+import { FindingItem } from '@/ui/shell/FindingItem';
+import styles from './EnoughView.module.css';
+
+/** So many things to leave are named. */
+const TOLD = 8;
+/** A thing that serves so little may stay. */
+const LITTLE_REGRET = 1.5;
+
+/** For each system: is it enough for this trip, what decides that, and what to do about it. */
+export function EnoughView() {
+  const { evaluation, draft, store, format } = usePlan();
+  const panels = useMemo(() => panelsOf(evaluation, evaluation.findings, format), [evaluation, format]);
+  const { dismissed } = draft.plan.trip;
+  return (
+    <div className={styles.view}>
+      <div className={styles.panels}>
+        {panels.map((panel) => (
+          <PanelSection key={panel.name} panel={panel} />
+        ))}
+      </div>
+      <section className={styles.aside} aria-label="What to leave">
+        <h2>What you could leave</h2>
+        <Leave />
+        <Checkbox
+          mt="md"
+          label="You sleep cold"
+          description="Counts as 3 °C"
+          checked={draft.plan.rider.coldSleeper}
+          onChange={(event) =>
+            store.edit({ kind: 'set rider', patch: { coldSleeper: event.currentTarget.checked } })
+          }
+        />
+        {dismissed.length > 0 && (
+          <Button
+            mt="md"
+            variant="default"
+            onClick={() => store.edit({ kind: 'set trip', patch: { dismissed: [] } })}
+          >
+            Ask again for what you said this trip does not need ({dismissed.length})
+          </Button>
+        )}
+      </section>
+    </div>
+  );
+}
+
+function PanelSection({ panel }: { panel: Panel }) {
+  const { name, verdict, headline, figures, needs, findings, caution } = panel;
+  const open = needs.filter(({ isDismissed }) => !isDismissed);
+  return (
+    <section className={styles.panel} aria-label={name}>
+      <h2>
+        {name} {verdict === 'unknown' ? <span className="quiet">not known</span> : <Verdict kind={verdict} />}
+      </h2>
+      <p className={styles.headline}>{headline}</p>
+      {figures.length > 0 && (
+        <dl className={styles.figures}>
+          {figures.map(({ label, value, why }) => (
+            <div key={label}>
+              <dt>{label}</dt>
+              <dd>{value}</dd>
+              <dd className={styles.why}>{why}</dd>
+            </div>
+          ))}
+        </dl>
+      )}
+      {findings.length > 0 && (
+        <ul className={styles.findings} aria-label={`${name}: findings`}>
+          {findings.map((finding) => (
+            <FindingItem key={finding.id} finding={finding} />
+          ))}
+        </ul>
+      )}
+      {open.length > 0 && (
+        <details>
+          <summary>
+            {open.filter(({ by }) => by.length > 0).length} of {open.length} needs met
+          </summary>
+          <ul className={styles.needs}>
+            {open.map(({ what, by, isSingle, spare }) => (
+              <li key={what} data-missing={by.length === 0 || undefined}>
+                {what}: {by.length > 0 ? by.join(', ') : 'nothing'}
+                {isSingle && spare && <span className="quiet">. {spare}</span>}
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
+      {caution && <p className={styles.caution}>{caution}</p>}
+    </section>
+  );
+}
+
+/** What would be missed least for the room and mass that it frees; nothing whose lack is a danger. */
+function Leave() {
+  const { evaluation, store, format } = usePlan();
+  const { needs, taken, isJudged } = enoughOf(evaluation);
+  const found = useMemo(
+    () =>
+      regrets(needs, taken)
+        .filter(
+          ({ thing, regret, isDangerous }) =>
+            thing.carry === 'bike' && !isDangerous && regret < LITTLE_REGRET,
+        )
+        .sort(
+          (a, b) =>
+            (a.regret + 0.2) / (thingMassG(a.thing) + thingVolumeMl(a.thing) / 4) -
+            (b.regret + 0.2) / (thingMassG(b.thing) + thingVolumeMl(b.thing) / 4),
+        )
+        // One piece of clothing seldom stands in for another: a shirt is no pair of trousers.
+        .filter(
+          ({ thing, only, others }) =>
+            thing.need !== 'must' &&
+            thing.system !== 'food' &&
+            (thing.system !== 'clothes' || only.length + others.length === 0),
+        )
+        .slice(0, TOLD),
+    [needs, taken],
+  );
+  if (!isJudged || found.length === 0)
+    return <p className="quiet">Nothing stands out that you would not miss.</p>;
+  return (
+    <>
+      <p className="quiet">
+        Little regretted for what they weigh and take up. Luxuries are your own to judge.
+      </p>
+      <ul className={styles.leave} aria-label="What you could leave">
+        {found.map(({ thing, regret, only, others }) => (
+          <li key={thing.id}>
+            <span>
+              <strong>{thing.name}</strong>{' '}
+              <span className="quiet">
+                {format.mass(thingMassG(thing))}, {format.volume(thingVolumeMl(thing))}.{' '}
+                {others.length > 0
+                  ? `${others
+                      .slice(0, 2)
+                      .map(({ name }) => name)
+                      .join(' and ')} would do.`
+                  : only.length > 0
+                    ? `Nothing else is ${only[0]!.what}; regret ${regret.toFixed(1)}.`
+                    : thing.system === 'luxuries'
+                      ? 'A luxury.'
+                      : 'No need of this trip asks for it.'}
+              </span>
+            </span>
+            <Button
+              size="compact-sm"
+              variant="default"
+              onClick={() => store.edit({ kind: 'place', moves: [{ thingId: thing.id, to: 'home' }] })}
+            >
+              Leave<span className="visually-hidden"> {thing.name} at home</span>
+            </Button>
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}
