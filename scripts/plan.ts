@@ -9,7 +9,10 @@ import { runLoader } from '@/core/load/proposal/loader';
 import { applyEdit } from '@/core/plan/apply';
 import type { Plan } from '@/core/plan/plan';
 import { LIMITS } from '@/core/plan/limits';
+import { evaluate } from '@/core/evaluation/evaluate';
 import { report } from '@/core/evaluation/report';
+import { enoughReport } from '@/core/explain/enoughReport';
+import { formatterFor } from '@/core/units/format';
 import { exitOn, Plain } from './lib/say';
 
 function main(): void {
@@ -28,7 +31,11 @@ function main(): void {
   const plan = readPlanFile(file);
   // How each bag is packed, step by step, where that is asked for.
   const steps = (loaded: Plan) => (values.pack ? { pack: packSteps(factsOf(loaded)) } : {});
-  if (!values.load) return print({ ...report(plan), ...steps(plan) });
+  const judged = (of: Plan) => ({
+    ...report(of),
+    ...enoughReport(evaluate(of), formatterFor('metric')),
+  });
+  if (!values.load) return print({ ...judged(plan), ...steps(plan) });
 
   const obstacle = cannotLoad(plan);
   if (obstacle) throw new Plain(obstacle);
@@ -37,7 +44,7 @@ function main(): void {
   if (!applied.ok) throw new Plain(applied.error);
   const { edit: _edit, ...loader } = proposal;
   print({
-    ...report(applied.value.plan),
+    ...judged(applied.value.plan),
     placement: applied.value.plan.load,
     loader,
     ...steps(applied.value.plan),

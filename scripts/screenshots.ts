@@ -52,6 +52,9 @@ withApp(async ({ url }) => {
   await shoot(desk, 'bike-frame-bag');
   await visit(desk, 'kit');
   await shoot(desk, 'kit');
+  await desk.getByText('Is it enough?').click();
+  await desk.getByRole('region', { name: 'Sleep', exact: true }).waitFor();
+  await shoot(desk, 'enough');
   const dark = await open({ colorScheme: 'dark' });
   await visit(dark, 'load');
   await dark.getByRole('button', { name: /^F Half frame bag/ }).click();

@@ -9,6 +9,9 @@ import { evaluate } from '@/core/evaluation/evaluate';
 import { formatterFor } from '@/core/units/format';
 import { reading } from '@/db/access';
 import type { Account } from '@/db/accounts';
+import { doneTasks } from '@/core/entries/entry';
+import { todoList } from '@/core/readiness/todo';
+import { readEntries } from '@/db/entries';
 import { readPlan } from '@/db/plans';
 import type { Client } from '@/db/pool';
 
@@ -34,6 +37,7 @@ async function nextTrip(
   if (!stored) return null;
   const format = formatterFor(account.units);
   const evaluation = evaluate(stored.plan, format);
+  const done = doneTasks(await readEntries(client, account.id, trip.id));
   return {
     id: trip.id,
     name: trip.name,
@@ -43,6 +47,10 @@ async function nextTrip(
       .filter(({ severity }) => severity !== 'note')
       .slice(0, TOLD)
       .map(({ id, severity, stage, message }) => ({ id, severity, stage, message })),
+    todos: todoList(evaluation, format)
+      .filter(({ id }) => !done.has(id))
+      .slice(0, TOLD)
+      .map(({ id, words, latest }) => ({ id, words, latest })),
   };
 }
 

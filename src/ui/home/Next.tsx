@@ -11,11 +11,13 @@ export interface NextTrip {
   answer: string;
   /** The most serious first. */
   remaining: { id: string; severity: Severity; stage: Stage; message: string }[];
+  /** What is to be done soonest, with its latest day. */
+  todos: { id: string; words: string; latest: string | null }[];
 }
 
 /** Each thing that remains is one press from where it is done. */
 export function Next({ trip }: { trip: NextTrip }) {
-  const { id, name, startDate, answer, remaining } = trip;
+  const { id, name, startDate, answer, remaining, todos } = trip;
   return (
     <section className={styles.next} aria-label="Next trip">
       <h2>
@@ -32,6 +34,21 @@ export function Next({ trip }: { trip: NextTrip }) {
             </li>
           ))}
         </ul>
+      )}
+      {todos.length > 0 && (
+        <>
+          <h3>
+            <Link href={`/trips/${id}/pack?show=before`}>Before leaving</Link>
+          </h3>
+          <ul>
+            {todos.map((todo) => (
+              <li key={todo.id}>
+                {todo.words}
+                {todo.latest && <span className="quiet"> by {todo.latest}</span>}
+              </li>
+            ))}
+          </ul>
+        </>
       )}
     </section>
   );

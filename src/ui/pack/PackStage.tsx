@@ -15,12 +15,13 @@ import { FindThing } from './FindThing';
 import { FloorList } from './FloorList';
 import { LastMinute } from './LastMinute';
 import { SetOut } from './SetOut';
+import { TodoList } from './TodoList';
 import type { Recorded } from './entryStore';
 import { useRecorded } from './useRecorded';
 import { WeighBag } from './WeighBag';
 import styles from './PackStage.module.css';
 
-const VIEWS = ['By bag', 'As laid out', 'Last minute', 'Set out'] as const;
+const VIEWS = ['Before leaving', 'By bag', 'As laid out', 'Last minute', 'Set out'] as const;
 
 /**
  * Packing, one thing at a time and bag by bag, with a tick for each thing that is in; then what is left for the last minute, the test
@@ -101,6 +102,9 @@ export function PackStage({ earlier = [] }: { earlier?: readonly Tested[] }) {
       )}
       {view === 'Last minute' && (
         <LastMinute done={recorded.done} onTick={(id, done) => entries.finish(id, done)} />
+      )}
+      {view === 'Before leaving' && (
+        <TodoList done={recorded.done} onTick={(id, done) => entries.finish(id, done)} />
       )}
       {view === 'Set out' && (
         <SetOut entries={entries} recorded={recorded} unticked={things.length - done} earlier={earlier} />
