@@ -31,10 +31,10 @@ function main(): void {
   const plan = readPlanFile(file);
   // How each bag is packed, step by step, where that is asked for.
   const steps = (loaded: Plan) => (values.pack ? { pack: packSteps(factsOf(loaded)) } : {});
-  const judged = (of: Plan) => ({
-    ...report(of),
-    ...enoughReport(evaluate(of), formatterFor('metric')),
-  });
+  const judged = (of: Plan) => {
+    const evaluation = evaluate(of);
+    return { ...report(of), ...enoughReport(evaluation, evaluation.findings, formatterFor('metric')) };
+  };
   if (!values.load) return print({ ...judged(plan), ...steps(plan) });
 
   const obstacle = cannotLoad(plan);

@@ -149,3 +149,39 @@ test('the last minute, the test ride, the card, and setting out; back to plannin
   );
   await expect(page.getByRole('listitem', { name: 'sway' })).not.toContainText('earlier');
 });
+
+test('what is to do before leaving, by its latest day; ticked, it leaves the page of trips; saved as a calendar', async ({
+  page,
+  rider,
+}) => {
+  await rider.open('pack');
+  await page.getByText('Before leaving', { exact: true }).click();
+  const first = page.getByRole('region', { name: 'By 2027-04-02, 14 days before' });
+  await expect(first).toContainText('Reserve a place for the bike on the train');
+  await expect(page.getByRole('region', { name: 'By 2027-04-15, the day before' })).toContainText(
+    /front \d\.\d bar/,
+  );
+  await page.goto('/');
+  const next = page.getByRole('region', { name: 'Next trip' });
+  await expect(next).toContainText('Reserve a place for the bike on the train by 2027-04-02');
+  await next.getByRole('link', { name: 'Before leaving' }).click();
+  await first.getByRole('checkbox', { name: 'Reserve a place for the bike on the train' }).check();
+  await expect(page.getByText(/^1 of \d+ done/)).toBeVisible();
+  await accessible(page);
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Save as a calendar' }).click(),
+  ]);
+  expect(download.suggestedFilename()).toBe('plateau-and-river-loop-before-leaving.ics');
+  await expect
+    .poll(async () => {
+      const { rows } = await pool.query(
+        `select count(*)::int as count from entry where trip_id = $1 and kind = 'done'`,
+        [rider.tripId],
+      );
+      return rows[0].count;
+    })
+    .toBe(1);
+  await page.goto('/');
+  await expect(next).not.toContainText('Reserve a place for the bike on the train');
+});

@@ -1,5 +1,6 @@
 import { enoughOf } from '@/core/enough/enough';
-import type { Evaluation } from '@/core/evaluation/evaluate';
+import type { Finding } from '@/core/checks/finding';
+import type { Facts } from '@/core/facts/facts';
 import { coverNeeds } from '@/core/needs/cover';
 import { regrets } from '@/core/needs/met';
 import { todoList } from '@/core/readiness/todo';
@@ -7,10 +8,10 @@ import type { Formatter } from '@/core/units/format';
 import { panelsOf } from './panels';
 
 /** Whether a kit is enough, as plain data: each panel, the needs and what meets them, what each thing would be missed for, and what is to be done. */
-export function enoughReport(evaluation: Evaluation, format: Formatter) {
-  const { needs, taken } = enoughOf(evaluation);
+export function enoughReport(facts: Facts, found: readonly Finding[], format: Formatter) {
+  const { needs, taken } = enoughOf(facts);
   return {
-    panels: panelsOf(evaluation, evaluation.findings, format).map(({ findings, ...panel }) => ({
+    panels: panelsOf(facts, found, format).map(({ findings, ...panel }) => ({
       ...panel,
       findings: findings.map(({ severity, message }) => ({ severity, message })),
     })),
@@ -32,6 +33,6 @@ export function enoughReport(evaluation: Evaluation, format: Formatter) {
     })),
     /** The fewest things that would still meet every need that is met now. */
     fewest: coverNeeds(needs).map(({ name }) => name),
-    todo: todoList(evaluation, format),
+    todo: todoList(facts, format),
   };
 }

@@ -11,15 +11,18 @@ import {
   PROVISIONS,
   SYSTEMS,
   TRAITS,
+  specsSchema,
   thingSchema,
   VIEWS,
   type Form,
+  type Specs,
   type FormKind,
   type System,
   type Thing,
   THING_DEFAULTS,
 } from '@/core/kit/thing';
 import { parseQuantity, readNumber, unitSize } from '@/core/units/parse';
+import { plainText } from '@/core/units/text';
 import { thingOfKind } from '@/core/kit/kinds/newThing';
 import { understand } from '@/core/kit/kinds/understand';
 import { densityGPerL, guessProvides, guessSystem, guessTraits, guessView } from '@/core/kit/guess';
@@ -240,6 +243,14 @@ function understandRow(
     fault('price', `"${cell('price').slice(0, 30)}" is not a price.`);
   const contents = parseContents(cell('contents'));
   if (!contents.ok) fault('contents', contents.error);
+  const ratings = ratingsIn(cell('ratings'));
+  if (ratings === 'wrong') {
+    fault(
+      'ratings',
+      `Write ratings like rValue 3.6; comfortC 0. Known are ${Object.keys(specsSchema.shape).join(', ')}.`,
+    );
+    return { line, name, thing: null, faults, guesses };
+  }
   const quantityText = cell('quantity');
   const quantity = quantityText === '' ? (known?.quantity ?? 1) : readNumber(quantityText);
   if (quantity === null) fault('quantity', `"${quantityText.slice(0, 30)}" is not a number of pieces.`);
@@ -298,6 +309,8 @@ function understandRow(
     toGet: toGet ? toGet === 'yes' : (known?.toGet ?? false),
     price: price ?? known?.price ?? null,
     contents: contents.ok && contents.value.length > 0 ? contents.value : (known?.contents ?? []),
+    purposes: purposesIn(cell('purposes')) ?? known?.purposes ?? null,
+    specs: ratings ?? known?.specs ?? {},
   };
   const checked = thingSchema.safeParse(candidate);
   if (!checked.success) {
@@ -305,6 +318,28 @@ function understandRow(
     return { line, name, thing: null, faults, guesses };
   }
   return { line, name, thing: checked.data, faults, guesses };
+}
+
+/** Purposes with commas between, or "none"; null where the cell is empty. */
+function purposesIn(text: string): string[] | null {
+  if (text.trim().toLowerCase() === 'none') return [];
+  const words = text.split(',').map((word) => plainText(word).trim().toLowerCase());
+  const found = [...new Set(words.filter((word) => word.length >= 2))];
+  return found.length > 0 ? found : null;
+}
+
+/** "rValue 3.6; comfortC 0"; null where the cell is empty. */
+function ratingsIn(text: string): Specs | null | 'wrong' {
+  if (text.trim() === '') return null;
+  const entries = text
+    .split(';')
+    .filter((part) => part.trim() !== '')
+    .map((part) => {
+      const [spec, value] = part.trim().split(/[\s:=]+/);
+      return [spec, readNumber(value ?? '')] as const;
+    });
+  const specs = specsSchema.strict().safeParse(Object.fromEntries(entries));
+  return specs.success ? specs.data : 'wrong';
 }
 
 /** The system of a list's category; where it is none of ours, what the name says counts, and that is told. */
@@ -386,6 +421,10 @@ export function writeKitCsv(things: readonly Thing[], bagOf?: (thing: Thing) => 
       'to get': thing.toGet ? 'yes' : 'no',
       price: thing.price === null ? '' : number(thing.price),
       contents: contentsText(thing.contents),
+      purposes: thing.purposes === null ? '' : thing.purposes.join(', ') || 'none',
+      ratings: Object.entries(thing.specs)
+        .map(([spec, value]) => `${spec} ${value}`)
+        .join('; '),
     };
     const row = KIT_FIELDS.map((field) => cells[field]);
     return bagOf ? [...row, bagOf(thing)] : row;

@@ -28,6 +28,8 @@ export const KIT_FIELDS = [
   'to get',
   'price',
   'contents',
+  'purposes',
+  'ratings',
 ] as const;
 export type KitField = (typeof KIT_FIELDS)[number];
 
@@ -70,6 +72,8 @@ export const FIELD_SYNONYMS: Record<KitField, readonly string[]> = {
   note: ['notes', 'comment', 'remark'],
   'to get': ['tobuy', 'buy', 'wishlist'],
   price: ['cost'],
+  purposes: ['for', 'purpose', 'usedfor'],
+  ratings: ['specs', 'rating'],
   contents: ['holds', 'inside', 'consistsof'],
 };
 

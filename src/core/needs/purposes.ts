@@ -24,6 +24,6 @@ export function purposesOf(thing: OwnedThing): readonly string[] {
   return purposes;
 }
 
-/** Whether anything says what a thing is for. */
+/** Whether its rider or its kind says what a thing is for. */
 export const isPurposeKnown = (thing: OwnedThing): boolean =>
-  thing.purposes !== null || kindOf(thing.kind) !== undefined || thing.provides.length > 0;
+  thing.purposes !== null || kindOf(thing.kind) !== undefined;

@@ -23,19 +23,25 @@ import styles from './PackStage.module.css';
 
 const VIEWS = ['Before leaving', 'By bag', 'As laid out', 'Last minute', 'Set out'] as const;
 
+interface Props {
+  earlier?: readonly Tested[];
+  /** Opens with what is to do before leaving. */
+  isBeforeLeaving?: boolean;
+}
+
 /**
  * Packing, one thing at a time and bag by bag, with a tick for each thing that is in; then what is left for the last minute, the test
  * ride and departure.
  *
  * @param earlier answers of test rides on other trips
  */
-export function PackStage({ earlier = [] }: { earlier?: readonly Tested[] }) {
+export function PackStage({ earlier = [], isBeforeLeaving = false }: Props) {
   const { evaluation, store } = usePlan();
   const { entries, recorded } = useRecorded(store.tripId);
   const bags = useMemo(() => packSteps(evaluation), [evaluation]);
   /** Put off for now, and asked about again when the others are in. */
   const [later, setLater] = useState<readonly string[]>([]);
-  const [view, setView] = useState<string>('By bag');
+  const [view, setView] = useState<string>(isBeforeLeaving ? 'Before leaving' : 'By bag');
   const { packed, unsent, problem, isStuck } = recorded;
 
   const steps = bags.flatMap((bag) =>
