@@ -1,4 +1,5 @@
 import { demoPlan } from '@/core/demo/plan';
+import { ownedOf } from '@/core/kit/thing';
 import { planFileText } from '@/core/formats/planFile';
 import { seededRandom } from '@/core/random';
 import { send, type Target } from './client';
@@ -47,6 +48,24 @@ export const routes = (tripId: string): [method: string, path: string, body: unk
   ],
   ['POST', `/api/trips/${tripId}/changes`, { revision: 0, change: { id: 'c', op: 'undo' } }],
   ['POST', '/api/weather', { days: [{ lat: 45, lon: -30, date: '2027-04-16' }] }],
+  ['GET', '/api/inventory', undefined],
+  ['POST', '/api/inventory', { things: demoPlan().things.slice(0, 2).map(ownedOf) }],
+  [
+    'PATCH',
+    '/api/inventory',
+    {
+      changeId: 'c',
+      changes: [
+        {
+          id: 'mug',
+          patch: { massG: 90, dueOn: '2027-04-16', contents: [{ name: 'x' }], specs: { clo: 1 } },
+        },
+      ],
+    },
+  ],
+  ['GET', '/api/inventory/list?format=csv', undefined],
+  ['GET', '/api/inventory/scale?thing=mug&pieces=2', undefined],
+  ['GET', `/api/trips/${tripId}/todo`, undefined],
   ['POST', '/api/elevation', { lat: [45], lon: [-30] }],
   ['GET', '/api/tiles/12/1700/1480', undefined],
   ['GET', `/api/trips/${tripId}/route?format=gpx`, undefined],

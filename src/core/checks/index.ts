@@ -33,6 +33,7 @@ import { tooLong } from './tooLong';
 import { tooNear } from './tooNear';
 import { tyreLimits } from './tyres';
 import { unloaded } from './unloaded';
+import { bridgesDryStretch } from './water';
 import { weather } from './weather';
 
 /** Every judgement, in the order findings of the same severity are listed. */
@@ -59,6 +60,7 @@ export const CHECKS: readonly Check[] = [
   missesTrain,
   weather,
   circumstances,
+  bridgesDryStretch,
   sleepsWarm,
   warmAtCamp,
   enoughFuel,

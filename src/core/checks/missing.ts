@@ -72,7 +72,7 @@ export const noWater = missing('no water', (thing) => thing.waterMl > 0, {
   none: 'Nothing in the kit carries water.',
   notTaken: 'No water is on the bike.',
   reason:
-    'Set the water in a bottle or bladder. How much each leg needs is not calculated yet; this only sees whether there is any at all.',
+    'Set the water in a bottle or bladder. How much each stretch asks for is on Kit, under “Is it enough?”.',
   severity: () => 'stop',
 });
 

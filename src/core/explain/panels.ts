@@ -2,6 +2,8 @@ import type { Finding, Severity } from '@/core/checks/finding';
 import { windChill } from '@/core/clothes/warmth';
 import { conditionsOf } from '@/core/facts/conditions';
 import type { Facts } from '@/core/facts/facts';
+import { rideOf } from '@/core/facts/ride';
+import { RESERVE_L, waterPlan } from '@/core/facts/water';
 import type { System } from '@/core/kit/thing';
 import type { Formatter } from '@/core/units/format';
 import { enoughOf } from '@/core/enough/enough';
@@ -164,6 +166,45 @@ function figuresOf(name: PanelName, facts: Facts, format: Formatter): PanelFigur
             },
           ]
         : [];
+    case 'Water': {
+      const ride = rideOf(facts);
+      const plan = ride && waterPlan(ride, conditionsOf(facts), enoughOf(facts).taken);
+      if (!plan) return [];
+      const litres = (l: number) => format.volume(1000 * l);
+      const longest = plan.legs.reduce((a, b) => (b.demandL > a.demandL ? b : a));
+      return [
+        {
+          label: 'Your vessels hold',
+          value: litres(plan.capacityL),
+          why: 'All bottles, bladders and flasks that come along.',
+        },
+        {
+          label: 'The thirstiest stretch asks for',
+          value: litres(longest.demandL + RESERVE_L),
+          why: `${format.distance(longest.toM - longest.fromM)} from ${longest.source?.place.name ?? 'the start'}: what you drink at that warmth, what a camp without water takes, and ${litres(RESERVE_L)} in reserve.`,
+        },
+        ...(plan.outcome.ok
+          ? [
+              {
+                label: 'Fill at',
+                value: `${plan.outcome.plan.fills.length} places`,
+                why: plan.outcome.plan.fills
+                  .map(
+                    ({ at, leavesWithL }) =>
+                      `${plan.legs[at]!.source?.place.name ?? 'the start'} (leave with ${litres(leavesWithL)})`,
+                  )
+                  .join(', ')
+                  .concat(
+                    '. The least time for stops and for carrying.',
+                    plan.doubtful.length > 0
+                      ? ` Not counted on: ${plan.doubtful.map(({ place }) => place.name).join(', ')}, which may be dry.`
+                      : '',
+                  ),
+              },
+            ]
+          : []),
+      ];
+    }
     case 'Light, power and finding the way':
       return charge
         ? [

@@ -103,6 +103,7 @@ export const specsSchema = z.object({
   dynamoW: measure('W', 0, 10).optional().describe('Of a hub dynamo at 15 km/h'),
   fuelG: measure('g', 0, 2000).optional().describe('Gas that is in a canister'),
   tareG: measure('g', 0, 1000).optional().describe('An empty canister'),
+  holdsMl: measure('ml', 0, 20_000).optional().describe('Of a vessel for water, full'),
   boughtIn: z.int().min(1950).max(2199).optional().describe('The year, for what ages'),
 });
 export type Specs = z.infer<typeof specsSchema>;

@@ -15,6 +15,7 @@ const FIELDS: readonly (readonly [spec: keyof Specs, label: string, purposes: re
   ['boughtIn', 'Bought in, year', ['sleep warm']],
   ['rValue', 'R-value', ['insulate from the ground']],
   ['warmerC', 'Makes the bag warmer by, °C', ['sleep warmer']],
+  ['holdsMl', 'Holds, ml', ['hold water']],
   ['fuelG', 'Gas in it, g', ['fuel']],
   ['tareG', 'Empty it weighs, g', ['fuel']],
   ['batteryMah', 'Capacity, mAh', ['charge']],
