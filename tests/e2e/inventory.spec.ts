@@ -167,6 +167,14 @@ test.describe('on a phone', () => {
     await page.getByRole('textbox', { name: 'Add a thing' }).fill('Rain jacket 210 g');
     await page.keyboard.press('Enter');
     const panel = page.getByRole('region', { name: 'Rain jacket' });
+    await panel.getByText('Measure its volume').click();
+    await panel
+      .getByRole('combobox', { name: 'As it is packed, it is' })
+      .selectOption('part of a sack or bag');
+    await panel.getByRole('textbox', { name: 'The sack or bag holds' }).fill('2 l');
+    await panel.getByRole('textbox', { name: 'It fills, %' }).fill('40');
+    await panel.getByRole('button', { name: 'Take 0.80 l for Rain jacket' }).click();
+    await expect(panel.getByRole('textbox', { name: 'Fully compressed' })).toHaveValue('0.80 l');
     await panel.getByRole('checkbox', { name: 'Still to get' }).check();
     await panel.getByRole('textbox', { name: 'Price' }).fill('120');
     await page.keyboard.press('Enter');

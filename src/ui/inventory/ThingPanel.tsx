@@ -4,11 +4,12 @@ import { Checkbox, Textarea, TextInput } from '@mantine/core';
 import Link from 'next/link';
 import { memo, useState } from 'react';
 import { contentsMassG, contentsText } from '@/core/kit/contents';
-import { cellPatch, type Cell, type Patch } from '@/core/kit/inventory/cells';
+import { cellPatch, withVolume, type Cell, type Patch } from '@/core/kit/inventory/cells';
 import type { Item } from '@/core/kit/inventory/filter';
 import { CONDITION_WORDS, CONDITIONS, extentsMm, PACKINGS, SYSTEMS, type OwnedThing } from '@/core/kit/thing';
 import type { Formatter } from '@/core/units/format';
 import { Button } from '@mantine/core';
+import { MeasureVolume } from '@/ui/kit/MeasureVolume';
 import { SpecFields } from '@/ui/kit/SpecFields';
 import { Choice } from '@/ui/shared/Choice';
 import styles from './Inventory.module.css';
@@ -42,6 +43,11 @@ export const ThingPanel = memo(function ThingPanel({ item: { thing, trips }, for
         ; {thing.form.kind}
         {sides && `, ${sides.map((side) => format.length(side)).join(' × ')}`}.
       </p>
+      <MeasureVolume
+        key={thing.id}
+        thing={thing}
+        onTake={(volumeMl, volumeSource) => onChange(thing, withVolume(thing, volumeMl, volumeSource))}
+      />
       <div className={styles.pair}>
         <Choice
           label="System"

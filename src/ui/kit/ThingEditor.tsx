@@ -30,6 +30,8 @@ import { QuantityField } from '@/ui/shared/QuantityField';
 import { needsName, TextField } from '@/ui/shared/TextField';
 import { useScrollTo } from '@/ui/shared/useScrollTo';
 import { useSelection } from '@/ui/shared/SelectionProvider';
+import { withVolume } from '@/core/kit/inventory/cells';
+import { MeasureVolume } from './MeasureVolume';
 import { SpecFields } from './SpecFields';
 import styles from './ThingEditor.module.css';
 
@@ -120,6 +122,10 @@ export function ThingEditor({ thing }: { thing: Thing }) {
         <SpecFields thing={thing} onChange={set} />
       </Group>
       <Group title="Form and measures, on every trip">
+        <MeasureVolume
+          thing={thing}
+          onTake={(volumeMl, volumeSource) => set(withVolume(thing, volumeMl, volumeSource))}
+        />
         <Choice
           label="Mass is from"
           value={thing.massSource}

@@ -77,13 +77,20 @@ function patchOf(thing: OwnedThing, cell: Cell, text: string): Result<Patch> {
       if (!read.ok) return read;
       if (read.value.value <= 0)
         return fail('Nothing takes that much room. Leave it as it was if it is not known.');
-      const volumeMl = read.value.value;
-      const { form } = thing;
-      return ok({
-        volumeMl,
-        volumeSource: thing.volumeSource === 'estimate' ? 'tape' : thing.volumeSource,
-        ...(form.kind === 'soft' && form.looseMl < volumeMl && { form: { ...form, looseMl: volumeMl } }),
-      });
+      return ok(
+        withVolume(thing, read.value.value, thing.volumeSource === 'estimate' ? 'tape' : thing.volumeSource),
+      );
     }
   }
 }
+
+/** A thing with another volume: what is soft is never looser than it is pressed. */
+export const withVolume = (
+  { form }: OwnedThing,
+  volumeMl: number,
+  volumeSource: OwnedThing['volumeSource'],
+): Patch => ({
+  volumeMl,
+  volumeSource,
+  ...(form.kind === 'soft' && form.looseMl < volumeMl && { form: { ...form, looseMl: volumeMl } }),
+});
