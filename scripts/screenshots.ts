@@ -52,7 +52,7 @@ withApp(async ({ url }) => {
   await shoot(desk, 'bike-frame-bag');
   await visit(desk, 'kit');
   await shoot(desk, 'kit');
-  await desk.getByText('Is it enough?').click();
+  await desk.getByText('Is it enough?', { exact: true }).click();
   await desk.getByRole('region', { name: 'Sleep', exact: true }).waitFor();
   await shoot(desk, 'enough');
   const dark = await open({ colorScheme: 'dark' });

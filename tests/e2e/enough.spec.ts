@@ -22,7 +22,7 @@ test.describe('a kit with gaps', () => {
     rider,
   }) => {
     await rider.open('kit');
-    await page.getByText('Is it enough?').click();
+    await page.getByText('Is it enough?', { exact: true }).click();
     await expect(panel(page, 'Sleep')).toContainText('stop');
     await expect(panel(page, 'Sleep')).toContainText(/In colder weather: Night 2 is 0\.5 °C colder/);
     await expect(panel(page, 'First aid and hygiene')).toContainText('check');
@@ -79,7 +79,7 @@ test.describe('on a phone', () => {
 
   test('what could be left, without scrolling sideways; one press leaves it', async ({ page, rider }) => {
     await rider.open('kit');
-    await page.getByText('Is it enough?').click();
+    await page.getByText('Is it enough?', { exact: true }).click();
     const leave = page.getByRole('list', { name: 'What you could leave' });
     await expect(leave.getByRole('listitem').first()).toContainText('Folding chair');
     const sideways = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth);

@@ -155,7 +155,6 @@ test('what is to do before leaving, by its latest day; ticked, it leaves the pag
   rider,
 }) => {
   await rider.open('pack');
-  await page.getByText('Before leaving', { exact: true }).click();
   const first = page.getByRole('region', { name: 'By 2027-04-02, 14 days before' });
   await expect(first).toContainText('Reserve a place for the bike on the train');
   await expect(page.getByRole('region', { name: 'By 2027-04-15, the day before' })).toContainText(

@@ -63,6 +63,8 @@ export function PackStage({ earlier = [], isBeforeLeaving = false }: Props) {
           Say which thing goes in which bag first, or have it loaded for you. Then each bag is packed here,
           step by step.
         </Empty>
+        <h2 className={styles.before}>Before leaving</h2>
+        <TodoList done={recorded.done} onTick={(id, done) => entries.finish(id, done)} />
       </div>
     );
   return (
