@@ -8,6 +8,7 @@ import type { Plan } from '@/core/plan/plan';
 import { asTaken, type Thing } from '@/core/kit/thing';
 import { kindOf } from '@/core/kit/kinds/kinds';
 import { thingOfKind } from '@/core/kit/kinds/newThing';
+import { worthLeaving } from '@/core/needs/leave';
 import { learnedChance, needsMet, regrets } from '@/core/needs/met';
 import { bankWh, chargeBudget } from '@/core/power/charge';
 import { neededR, sleepMargin, type SleepSystem } from '@/core/sleep/sleep';
@@ -164,6 +165,24 @@ test('regret: what alone meets a dangerous need is regretted most, what serves n
   // The front light and the head torch stand in for each other.
   const light = all.find(({ thing }) => thing.name === 'Front light')!;
   expect(light).toMatchObject({ regret: 0, others: [expect.objectContaining({ name: 'Head torch' })] });
+});
+
+test('what could be left: the chair first; nothing that keeps warm, is relied on or is a must', () => {
+  const { needs, taken } = enoughOf(evaluate(demo));
+  const found = worthLeaving(needs, taken);
+  expect(found[0]!.thing.name).toBe('Folding chair');
+  const names = found.map(({ thing }) => thing.name);
+  for (const kept of [
+    'Silk liner',
+    'Cables and plug',
+    'Power bank',
+    'Tent pegs',
+    'Down quilt',
+    'Sleep shirt',
+    'Chocolate',
+  ])
+    expect(names).not.toContain(kept);
+  expect(found.every(({ isDangerous, thing }) => !isDangerous && thing.need !== 'must')).toBe(true);
 });
 
 /** A small kit of kinds, and what has to be said of it; written by hand. */

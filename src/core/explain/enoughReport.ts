@@ -2,6 +2,7 @@ import { enoughOf } from '@/core/enough/enough';
 import type { Finding } from '@/core/checks/finding';
 import type { Facts } from '@/core/facts/facts';
 import { coverNeeds } from '@/core/needs/cover';
+import { worthLeaving } from '@/core/needs/leave';
 import { regrets } from '@/core/needs/met';
 import { todoList } from '@/core/readiness/todo';
 import type { Formatter } from '@/core/units/format';
@@ -31,6 +32,7 @@ export function enoughReport(facts: Facts, found: readonly Finding[], format: Fo
       aloneMeets: only.map(({ what }) => what),
       others: others.map(({ name }) => name),
     })),
+    worthLeaving: worthLeaving(needs, taken).map(({ thing }) => thing.name),
     /** The fewest things that would still meet every need that is met now. */
     fewest: coverNeeds(needs).map(({ name }) => name),
     todo: todoList(facts, format),

@@ -5,7 +5,7 @@ import { useMemo } from 'react';
 import { enoughOf } from '@/core/enough/enough';
 import { panelsOf, type Panel } from '@/core/explain/panels';
 import { thingMassG, thingVolumeMl } from '@/core/kit/thing';
-import { regrets } from '@/core/needs/met';
+import { worthLeaving } from '@/core/needs/leave';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import { Verdict } from '@/ui/shared/Verdict';
 import { FindingItem } from '@/ui/shell/FindingItem';
@@ -13,8 +13,6 @@ import styles from './EnoughView.module.css';
 
 /** So many things to leave are named. */
 const TOLD = 8;
-/** A thing that serves so little may stay. */
-const LITTLE_REGRET = 1.5;
 
 /** For each system: is it enough for this trip, what decides that, and what to do about it. */
 export function EnoughView() {
@@ -105,28 +103,7 @@ function PanelSection({ panel }: { panel: Panel }) {
 function Leave() {
   const { evaluation, store, format } = usePlan();
   const { needs, taken, isJudged } = enoughOf(evaluation);
-  const found = useMemo(
-    () =>
-      regrets(needs, taken)
-        .filter(
-          ({ thing, regret, isDangerous }) =>
-            thing.carry === 'bike' && !isDangerous && regret < LITTLE_REGRET,
-        )
-        .sort(
-          (a, b) =>
-            (a.regret + 0.2) / (thingMassG(a.thing) + thingVolumeMl(a.thing) / 4) -
-            (b.regret + 0.2) / (thingMassG(b.thing) + thingVolumeMl(b.thing) / 4),
-        )
-        // One piece of clothing seldom stands in for another: a shirt is no pair of trousers.
-        .filter(
-          ({ thing, only, others }) =>
-            thing.need !== 'must' &&
-            thing.system !== 'food' &&
-            (thing.system !== 'clothes' || only.length + others.length === 0),
-        )
-        .slice(0, TOLD),
-    [needs, taken],
-  );
+  const found = useMemo(() => worthLeaving(needs, taken).slice(0, TOLD), [needs, taken]);
   if (!isJudged || found.length === 0)
     return <p className="quiet">Nothing stands out that you would not miss.</p>;
   return (

@@ -1,0 +1,39 @@
+import { thingMassG, thingVolumeMl, type Thing } from '@/core/kit/thing';
+import { regrets, type NeedMet, type Regret } from './met';
+import { purposesOf } from './purposes';
+
+/** A thing that serves so much is not offered. */
+const LITTLE_REGRET = 1.5;
+/** Purposes that no need counts, but that others rely on: a liner adds to the bag, a cable to the power bank. */
+const RELIED_ON: ReadonlySet<string> = new Set([
+  'sleep warmer',
+  'charge',
+  'hold the shelter up',
+  'hold the shelter down',
+]);
+/** What serves nothing still is regretted a little, so that among such things the large ones come first. */
+const WHIM = 0.2;
+/** A litre is worth as much as so many grams. */
+const G_PER_L = 250;
+
+/**
+ * What could be left at home: things of little regret, those first that free the most mass and room for it (methods, section 15). Never
+ * one whose lack is a danger, one that the rider marked as a must, food, or a piece of clothing that does a job of its own.
+ */
+export const worthLeaving = (needs: readonly NeedMet[], taken: readonly Thing[]): Regret[] =>
+  regrets(needs, taken)
+    .filter(
+      ({ thing, regret, isDangerous, only, others }) =>
+        thing.carry === 'bike' &&
+        thing.need !== 'must' &&
+        thing.system !== 'food' &&
+        !isDangerous &&
+        regret < LITTLE_REGRET &&
+        !purposesOf(thing).some((purpose) => RELIED_ON.has(purpose)) &&
+        // One piece of clothing seldom stands in for another: a shirt is no pair of trousers.
+        (thing.system !== 'clothes' || only.length + others.length === 0),
+    )
+    .sort((a, b) => priceOf(a) - priceOf(b));
+
+const priceOf = ({ thing, regret }: Regret): number =>
+  (regret + WHIM) / (thingMassG(thing) + (G_PER_L * thingVolumeMl(thing)) / 1000);
