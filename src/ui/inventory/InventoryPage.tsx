@@ -241,7 +241,10 @@ export function InventoryPage({ initial, units, today }: Props) {
         )}
         {filter.state === 'to get' && <StandIns items={items} toGet={toGet} />}
         {items.length === 0 ? (
-          <Empty title="Nothing here yet">
+          <Empty
+            title="Nothing here yet"
+            actions={<Button onClick={() => setImporting({})}>Import CSV</Button>}
+          >
             Type a thing above and press Enter, paste rows from a spreadsheet, or import a list. What trips
             use is kept here too, once and for all of them.
           </Empty>
@@ -282,7 +285,7 @@ export function InventoryPage({ initial, units, today }: Props) {
         <p className={`quiet ${styles.hint}`} role="status">
           {shown.length === items.length ? '' : `${shown.length} of ${items.length} shown. `}
           {inventory.isSaving ? 'Saving … ' : ''}
-          <span className={styles.keys}>
+          <span className={styles.keys} hidden={items.length === 0}>
             Arrow keys move, Enter changes a cell, space chooses a row, Ctrl Z takes back, pasted rows are
             read like a file.
           </span>
