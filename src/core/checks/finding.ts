@@ -86,12 +86,25 @@ export function findingOf(check: Check, judgement: Judgement, of = ''): Finding 
   };
 }
 
+const expected = new WeakMap<Facts['plan'], Facts>();
+
+/** The same facts for the expected weather; the same object for the same plan, so that what is known of it is found once. */
+function inExpectedWeather(facts: Facts): Facts {
+  let usual = expected.get(facts.plan);
+  if (!usual) {
+    const { plan } = facts;
+    usual = { ...facts, plan: { ...plan, trip: { ...plan.trip, scenario: 'expected' } } };
+    expected.set(plan, usual);
+  }
+  return usual;
+}
+
 /** All that a check finds. What the expected weather does not bring says in which weather it applies. */
 export function findingsOf(check: Check, facts: Facts, format: Formatter): Finding[] {
   const found = check.run(facts, format).map((judgement) => findingOf(check, judgement));
   const { trip } = facts.plan;
   if (!check.readsWeather || trip.scenario === 'expected') return found;
-  const asExpected = { ...facts, plan: { ...facts.plan, trip: { ...trip, scenario: 'expected' as const } } };
+  const asExpected = inExpectedWeather(facts);
   const usual = new Set(
     check
       .run(asExpected, format)

@@ -38,14 +38,14 @@ const RIDE_CLOTHES_CLO = 0.2;
 /** A dull spring day under trees and a bright one make about this. */
 const SUN_HOURS = 4;
 
-const known = new WeakMap<Facts['totals'], { plan: Facts['plan']; enough: Enough }>();
+const known = new WeakMap<Facts['plan'], { totals: Facts['totals']; enough: Enough }>();
 
 /** What is judged of a kit as a whole; the same object for the same plan. */
 export function enoughOf(facts: Facts): Enough {
-  const last = known.get(facts.totals);
-  if (last?.plan === facts.plan) return last.enough;
+  const last = known.get(facts.plan);
+  if (last?.totals === facts.totals) return last.enough;
   const enough = judge(facts);
-  known.set(facts.totals, { plan: facts.plan, enough });
+  known.set(facts.plan, { totals: facts.totals, enough });
   return enough;
 }
 

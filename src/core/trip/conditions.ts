@@ -51,7 +51,7 @@ export interface DayPlace {
 const OUTSIDE: ReadonlySet<Sleeping> = new Set(['tent', 'bivvy', 'tarp', 'hammock']);
 
 const withoutRoute = new WeakMap<Trip, Conditions>();
-const onRoute = new WeakMap<readonly DayPlace[], { trip: Trip; conditions: Conditions }>();
+const onRoute = new WeakMap<Trip, { places: readonly DayPlace[]; conditions: Conditions }>();
 
 /**
  * The conditions of a trip; the same object for the same trip and places.
@@ -65,8 +65,9 @@ export function tripConditions(trip: Trip, places: readonly DayPlace[] | null = 
     if (!conditions) withoutRoute.set(trip, (conditions = findConditions(trip, null)));
     return conditions;
   }
-  let known = onRoute.get(places);
-  if (known?.trip !== trip) onRoute.set(places, (known = { trip, conditions: findConditions(trip, places) }));
+  let known = onRoute.get(trip);
+  if (known?.places !== places)
+    onRoute.set(trip, (known = { places, conditions: findConditions(trip, places) }));
   return known.conditions;
 }
 
