@@ -36,6 +36,21 @@ test('gas for a litre, and a canister against boils', () => {
   expect(fuelBudget(5, 100, 10, 'breeze').verdict).toBe('not enough');
 });
 
+test('a canister that was weighed holds what it weighs less what it weighs empty; an estimate does not count as weighed', () => {
+  const plan = demoPlan();
+  const hasG = (patch: Partial<Thing>) =>
+    enoughOf(
+      evaluate({
+        ...plan,
+        things: plan.things.map((thing) => (thing.name === 'Gas canister' ? { ...thing, ...patch } : thing)),
+      }),
+    ).fuel!.hasG;
+  expect(hasG({ massG: 140, massSource: 'kitchen scale', specs: { fuelG: 100, tareG: 98 } })).toBe(42);
+  expect(hasG({ massG: 80, massSource: 'kitchen scale', specs: { fuelG: 100, tareG: 98 } })).toBe(0);
+  expect(hasG({ massG: 140, massSource: 'estimate', specs: { fuelG: 100, tareG: 98 } })).toBe(100);
+  expect(hasG({ massG: 140, massSource: 'kitchen scale', specs: { fuelG: 100 } })).toBe(100);
+});
+
 test('a power bank, warm and at freezing, against days', () => {
   expect(bankWh(10_000, 10)).toBeCloseTo(31.45, 2);
   expect(bankWh(10_000, 0)).toBeCloseTo(25.9, 2);

@@ -55,6 +55,10 @@ const OF_KIND: Readonly<Record<string, Specs>> = {
  * @example specOf(bagOfKind('sleeping-bag-0-c'), 'comfortC') // 0
  */
 export function specOf(thing: OwnedThing, spec: keyof Specs): number | null {
+  const { tareG } = thing.specs;
+  // A weighed canister tells what is left in it.
+  if (spec === 'fuelG' && tareG !== undefined && thing.massSource !== 'estimate')
+    return Math.max(0, thing.massG - tareG);
   const own = thing.specs[spec];
   if (own !== undefined) return own;
   const kind = kindOf(thing.kind);

@@ -106,7 +106,12 @@ export function useInventory(initial: readonly Item[]): Inventory {
         if (!back) return;
         setDone((steps) => steps.slice(0, -1));
         setUndone((steps) => [...steps, back]);
-        void run(back.undo);
+        void run(back.undo).then((isTaken) => {
+          if (isTaken) return;
+          // A trip took up meanwhile what would be deleted: the step is still done.
+          setUndone((steps) => steps.filter((step) => step !== back));
+          setDone((steps) => [...steps, back]);
+        });
       },
       redo: () => {
         if (!again) return;
