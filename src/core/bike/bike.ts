@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { BOLTS, TOOLS } from './bolts';
 import { idSchema, limitG, massG, massSource, measure, nameSchema, pressureKpa } from '@/core/units/measures';
 
 /**
@@ -123,6 +124,10 @@ export const buildSchema = z.object({
     .default(null)
     .describe('Greatest pressure printed on the tyre'),
   rimMostKpa: z.union([pressureKpa, z.null()]).default(null).describe('Greatest pressure for the rim'),
+  bolts: z
+    .partialRecord(z.enum(BOLTS), z.enum(TOOLS))
+    .default({})
+    .describe('The tool for each bolt that was looked at; the others are as on most bikes'),
 });
 export type Build = z.infer<typeof buildSchema>;
 

@@ -1,5 +1,6 @@
 import { assumedLimits } from './assumedLimits';
 import { bareStart } from './bareStart';
+import { boltsTurned } from './boltsTurned';
 import { bottleSpace } from './bottles';
 import { clearView, hiddenLamp } from './clearView';
 import { circumstances } from './circumstances';
@@ -65,6 +66,7 @@ export const CHECKS: readonly Check[] = [
   warmAtCamp,
   enoughFuel,
   enoughCharge,
+  boltsTurned,
   unmetNeeds,
   condition,
   unloaded,

@@ -17,6 +17,7 @@ import {
   type Build,
   type Mount,
 } from '@/core/bike/bike';
+import { TOOLS, toolsNeeded } from '@/core/bike/bolts';
 import { DEFAULT_GEAR } from '@/core/facts/ride';
 import { CountField } from '@/ui/shared/CountField';
 import { freeBarWidthMm } from '@/core/clearance/bar';
@@ -136,6 +137,21 @@ export function BuildFields({ bike }: { bike: Bike }) {
           options={REAR_LIGHTS}
           onChoose={(rearLight) => set({ rearLight })}
         />
+      </div>
+      <h3 className={styles.sub}>Bolts</h3>
+      <p className="quiet">
+        The tool for each, as on most bikes until you look. Kit checks what you pack against them.
+      </p>
+      <div className={styles.fields}>
+        {toolsNeeded(build).map(({ bolt, tool, isUsual }) => (
+          <Choice
+            key={bolt}
+            label={`${bolt[0]!.toUpperCase()}${bolt.slice(1)}${isUsual ? ' ≈' : ''}`}
+            value={tool}
+            options={TOOLS}
+            onChoose={(chosen) => set({ bolts: { ...build.bolts, [bolt]: chosen } })}
+          />
+        ))}
       </div>
       <h3 className={styles.sub}>Mounts</h3>
       {build.mounts.length === 0 && (
