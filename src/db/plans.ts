@@ -28,6 +28,8 @@ const TRIP = tableOf<Trip>({
   scenario: 'text',
   circumstances: 'text[]',
   dismissed: 'text[]',
+  menu: 'jsonb',
+  eating: 'jsonb',
   cooking: 'text',
   filling: 'text',
   surface: 'text',

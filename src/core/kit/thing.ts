@@ -104,6 +104,12 @@ export const specsSchema = z.object({
   fuelG: measure('g', 0, 2000).optional().describe('Gas that is in a canister'),
   tareG: measure('g', 0, 1000).optional().describe('An empty canister'),
   holdsMl: measure('ml', 0, 20_000).optional().describe('Of a vessel for water, full'),
+  portions: z.int().min(1).max(100).optional().describe('Of a food: portions in one piece'),
+  kJPer100G: measure('kJ per 100 g', 10, 3800).optional().describe('Of a food: its energy'),
+  carbPer100G: measure('g per 100 g', 0, 100).optional().describe('Of a food: carbohydrate'),
+  proteinPer100G: measure('g per 100 g', 0, 100).optional().describe('Of a food: protein'),
+  boilMl: measure('ml', 0, 2000).optional().describe('Of a food: water boiled for one portion'),
+  keepsDays: measure('days', 0, 3650).optional().describe('Of a food: how long it keeps at 20 °C'),
   boughtIn: z.int().min(1950).max(2199).optional().describe('The year, for what ages'),
 });
 export type Specs = z.infer<typeof specsSchema>;

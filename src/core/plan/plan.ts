@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { bagSchema } from '@/core/bag/bag';
 import { bikeSchema } from '@/core/bike/bike';
+import { EATING_DEFAULTS } from '@/core/food/menuSchema';
 import { thingSchema } from '@/core/kit/thing';
 import { routeSchema } from '@/core/trip/route/route';
 import { tripSchema } from '@/core/trip/trip';
@@ -164,6 +165,8 @@ export const emptyPlan = (name: string): Plan => ({
     scenario: 'expected',
     circumstances: [],
     dismissed: [],
+    menu: [],
+    eating: EATING_DEFAULTS,
     cooking: 'stove',
     filling: 'by when it is wanted',
     surface: 'gravel',
@@ -205,6 +208,10 @@ export function withFreshIds(plan: Plan, makeId: () => string): Plan {
   return {
     ...plan,
     ...hung(plan),
+    trip: {
+      ...plan.trip,
+      menu: plan.trip.menu.map((entry) => ({ ...entry, thingId: id('thing', entry.thingId) })),
+    },
     things: plan.things.map((thing) => ({
       ...thing,
       id: id('thing', thing.id),

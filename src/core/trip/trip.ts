@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { SURFACES } from '@/core/bike/tyrePressure';
+import { EATING_DEFAULTS, eatingSchema, menuEntrySchema } from '@/core/food/menuSchema';
 import { nameSchema, temperatureC } from '@/core/units/measures';
 import { CIRCUMSTANCES } from './circumstances';
 import { isOneLine } from '@/core/units/text';
@@ -61,6 +62,8 @@ export const tripSchema = z.object({
     .max(100)
     .default([])
     .describe('Needs that the rider does not have on this trip'),
+  menu: z.array(menuEntrySchema).max(500, 'At most 500 entries.').default([]).describe('What is eaten when'),
+  eating: eatingSchema.default(EATING_DEFAULTS).describe('How much and what the rider eats'),
   cooking: z.enum(COOKING).default('stove').describe('How the rider eats'),
   filling: z.enum(FILLINGS),
   surface: z.enum(SURFACES).default('gravel').describe('What most of the way is like; sets tyre pressures'),
