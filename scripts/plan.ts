@@ -12,6 +12,7 @@ import { LIMITS } from '@/core/plan/limits';
 import { evaluate } from '@/core/evaluation/evaluate';
 import { report } from '@/core/evaluation/report';
 import { enoughReport } from '@/core/explain/enoughReport';
+import { provisionsReport } from '@/core/explain/provisionsReport';
 import { formatterFor } from '@/core/units/format';
 import { exitOn, Plain } from './lib/say';
 
@@ -33,7 +34,12 @@ function main(): void {
   const steps = (loaded: Plan) => (values.pack ? { pack: packSteps(factsOf(loaded)) } : {});
   const judged = (of: Plan) => {
     const evaluation = evaluate(of);
-    return { ...report(of), ...enoughReport(evaluation, evaluation.findings, formatterFor('metric')) };
+    const format = formatterFor('metric');
+    return {
+      ...report(of),
+      ...enoughReport(evaluation, evaluation.findings, format),
+      provisions: provisionsReport(evaluation, format),
+    };
   };
   if (!values.load) return print({ ...judged(plan), ...steps(plan) });
 

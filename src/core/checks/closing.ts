@@ -10,6 +10,7 @@ const SWINGS: ReadonlySet<string> = new Set(['seat pack', 'bar roll', 'fork bag'
 /** Bags pressed hard, and big swinging bags half empty (domain, rule 8). */
 export const closing: Check = {
   id: 'closing',
+  changesOnTheWay: true,
   stage: 'load',
   judges: 'compartment',
   run({ compartments }) {

@@ -121,7 +121,7 @@ export const warmAtCamp: Check = {
 /** Gas that does not last. */
 export const enoughFuel: Check = {
   id: 'fuel',
-  stage: 'kit',
+  stage: 'provisions',
   judges: 'trip',
   readsWeather: true,
   run(facts, format): Judgement[] {
@@ -141,7 +141,7 @@ export const enoughFuel: Check = {
 /** Charge that does not last, or far more than is used. */
 export const enoughCharge: Check = {
   id: 'charge',
-  stage: 'kit',
+  stage: 'provisions',
   judges: 'trip',
   readsWeather: true,
   run(facts): Judgement[] {

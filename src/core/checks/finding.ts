@@ -3,7 +3,7 @@ import type { System } from '@/core/kit/thing';
 import type { Facts } from '@/core/facts/facts';
 import type { Formatter } from '@/core/units/format';
 
-export const STAGES = ['trip', 'bike', 'kit', 'load'] as const;
+export const STAGES = ['trip', 'bike', 'kit', 'provisions', 'load'] as const;
 export type Stage = (typeof STAGES)[number];
 
 /** `stop`: do not ride like this. `check`: think about it. `note`: worth knowing. Ordered from the worst. */
@@ -49,6 +49,8 @@ export interface Check {
   judges: SubjectKind;
   /** What it finds depends on the weather: told when it holds in the chosen scenario and not in what is expected. */
   readsWeather?: true;
+  /** What it finds depends on the moment: food is eaten, water drunk and filled, a tent packed wet. */
+  changesOnTheWay?: true;
   run(facts: Facts, format: Formatter): Judgement[];
 }
 

@@ -8,6 +8,7 @@ const SHARE_CHECK = 0.15;
 /** Steering slowed by what hangs in front, and a load that sits all in front or all behind. */
 export const handling: Check = {
   id: 'handling',
+  changesOnTheWay: true,
   stage: 'load',
   judges: 'bike',
   run({ handling: figures, plan }) {

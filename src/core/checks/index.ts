@@ -11,6 +11,7 @@ import { companions } from './companions';
 import { enoughCharge, enoughFuel, sleepsWarm, unmetNeeds, warmAtCamp } from './enough';
 import { fallsOut } from './fallsOut';
 import type { Check } from './finding';
+import { enoughFood, foodKeeps, foodSuits } from './food';
 import { geometryDoubt } from './geometryDoubt';
 import { handling } from './handling';
 import { leftBehind } from './leftBehind';
@@ -67,6 +68,9 @@ export const CHECKS: readonly Check[] = [
   enoughFuel,
   enoughCharge,
   boltsTurned,
+  enoughFood,
+  foodKeeps,
+  foodSuits,
   unmetNeeds,
   condition,
   unloaded,

@@ -24,6 +24,7 @@ const overMass = (
   weigh: (facts: Facts, format: Formatter) => Weighed[],
 ): Check => ({
   id,
+  changesOnTheWay: true,
   stage: 'load',
   judges,
   run: (facts, format) =>

@@ -5,6 +5,7 @@ import type { Check } from './finding';
 /** A compartment does not close: what is in it needs more room than it has, with the soft pressed hard. */
 export const overVolume: Check = {
   id: 'over volume',
+  changesOnTheWay: true,
   stage: 'load',
   judges: 'compartment',
   run: (facts, format) =>

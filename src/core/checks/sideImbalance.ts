@@ -6,6 +6,7 @@ import type { Check } from './finding';
 /** One side heavier than the other by more than the 200 g riders agree on. */
 export const sideImbalance: Check = {
   id: 'side imbalance',
+  changesOnTheWay: true,
   stage: 'load',
   judges: 'bike',
   run(facts, format) {

@@ -8,6 +8,7 @@ import type { Check } from './finding';
 /** Strapped packs that are heavy far behind the seatpost: many sway. */
 export const tailHeavy: Check = {
   id: 'tail-heavy',
+  changesOnTheWay: true,
   stage: 'load',
   judges: 'bike',
   run(facts, format) {

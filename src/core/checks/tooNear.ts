@@ -25,6 +25,7 @@ const REASONS: Record<ClearanceKind, string> = {
 /** A bag too near to a tyre, hand, hose, knee, heel or tube, with the measured gap. */
 export const tooNear: Check = {
   id: 'too near',
+  changesOnTheWay: true,
   stage: 'bike',
   judges: 'bag',
   run(facts, format) {

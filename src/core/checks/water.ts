@@ -8,7 +8,7 @@ import type { Check, Judgement } from './finding';
 /** A stretch between sources that the vessels cannot bridge. */
 export const bridgesDryStretch: Check = {
   id: 'dry stretch',
-  stage: 'kit',
+  stage: 'provisions',
   judges: 'trip',
   readsWeather: true,
   run(facts, format): Judgement[] {

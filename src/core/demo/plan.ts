@@ -1,7 +1,9 @@
+import { EATING_DEFAULTS } from '@/core/food/menuSchema';
 import { PLAN_VERSION, type Plan } from '@/core/plan/plan';
 import { DEMO_BAGS } from './bags';
 import { HARDTAIL } from './bikes';
 import { DEMO_THINGS } from './kit';
+import { DEMO_MENU } from './menu';
 import { DEMO_ROUTE } from './route';
 
 /**
@@ -27,6 +29,8 @@ export const demoPlan = (): Plan => ({
     scenario: 'expected',
     circumstances: ['train'],
     dismissed: [],
+    menu: DEMO_MENU,
+    eating: EATING_DEFAULTS,
     cooking: 'stove',
     filling: 'by when it is wanted',
     surface: 'gravel',

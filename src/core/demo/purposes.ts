@@ -91,6 +91,28 @@ const SPECS: Readonly<Record<string, Specs>> = {
   'Front light': { drawWhPerDay: 2.5 },
   'Rear light': { drawWhPerDay: 1 },
   'Head torch': { drawWhPerDay: 0.5 },
+  'Dinners, dried': { kJPer100G: 1700, carbPer100G: 58, proteinPer100G: 18, boilMl: 400, keepsDays: 365 },
+  'Breakfast oats': { kJPer100G: 1650, carbPer100G: 60, proteinPer100G: 13, boilMl: 250, keepsDays: 200 },
+  Flatbread: { portions: 3, kJPer100G: 1200, carbPer100G: 52, proteinPer100G: 9, boilMl: 0, keepsDays: 8 },
+  'Hard cheese': {
+    portions: 4,
+    kJPer100G: 1650,
+    carbPer100G: 0,
+    proteinPer100G: 25,
+    boilMl: 0,
+    keepsDays: 8,
+  },
+  'Nuts and dried fruit': {
+    portions: 7,
+    kJPer100G: 2200,
+    carbPer100G: 35,
+    proteinPer100G: 14,
+    keepsDays: 150,
+  },
+  'Oat bars': { kJPer100G: 1850, carbPer100G: 60, proteinPer100G: 8, keepsDays: 120 },
+  Chews: { kJPer100G: 1400, carbPer100G: 80, proteinPer100G: 0, keepsDays: 300 },
+  Chocolate: { portions: 3, kJPer100G: 2300, carbPer100G: 45, proteinPer100G: 8, keepsDays: 150 },
+  'Electrolyte tablets': { portions: 12 },
 };
 
 /** A thing of the demo with what it is for. */

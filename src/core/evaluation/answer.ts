@@ -88,7 +88,13 @@ export function answerOf(
   };
 }
 
-const NAMES: Record<Stage, string> = { trip: 'Trip', bike: 'Bike', kit: 'Kit', load: 'Load' };
+const NAMES: Record<Stage, string> = {
+  trip: 'Trip',
+  bike: 'Bike',
+  kit: 'Kit',
+  provisions: 'Provisions',
+  load: 'Load',
+};
 
 const over = ({ neededMl, spot }: Evaluation['compartments'][number]): number =>
   Math.max(0, neededMl - spot.capacityMl);

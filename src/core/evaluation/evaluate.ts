@@ -13,7 +13,9 @@ import {
 import { formatterFor, type Formatter } from '@/core/units/format';
 import { factsOf, type Facts } from '@/core/facts/facts';
 import { conditionsOf } from '@/core/facts/conditions';
+import { menuOf } from '@/core/facts/food';
 import { rideOf } from '@/core/facts/ride';
+import type { Moment } from '@/core/facts/moment';
 import type { Plan } from '@/core/plan/plan';
 import type { RiderFacts } from '@/core/facts/riderFacts';
 import { fellowOf, planOf, ridersOf, sharesOf } from '@/core/plan/riders';
@@ -71,6 +73,24 @@ function judgementOf(facts: Facts, riders: RiderFacts[], format: Formatter): Jud
   // Stable, so that findings of one severity keep the order of the list of checks.
   findings.sort((a, b) => SEVERITIES.indexOf(a.severity) - SEVERITIES.indexOf(b.severity));
   return { findings, stages: STAGES.map((stage) => stageState(stage, facts, findings, format)) };
+}
+
+/**
+ * The same evaluation at another moment of the trip: its facts, and of the findings those that change along the way.
+ *
+ * @param of setting out
+ */
+export function evaluateAt(of: Evaluation, moment: Moment, format: Formatter): Evaluation {
+  if (moment.kind === 'setting out') return of;
+  const facts = factsOf(planOf(of.plan, null), moment);
+  const [own, ...others] = of.riders;
+  const changing = CHECKS.filter(({ changesOnTheWay }) => changesOnTheWay);
+  const names = new Set(changing.map(({ id }) => id));
+  const findings = [
+    ...changing.flatMap((check) => findingsOf(check, facts, format)),
+    ...of.findings.filter(({ check }) => !names.has(check)),
+  ].sort((a, b) => SEVERITIES.indexOf(a.severity) - SEVERITIES.indexOf(b.severity));
+  return { ...facts, riders: [{ ...own!, facts }, ...others], findings, stages: of.stages };
 }
 
 function ridersFacts(plan: Plan, own: Facts): RiderFacts[] {
@@ -136,6 +156,12 @@ function stageFact(stage: Stage, facts: Facts, format: Formatter): string {
       return plan.bags.length ? `${plan.bags.length} bags, ${format.volume(totals.capacityMl)}` : 'No bags';
     case 'kit':
       return plan.things.length === 1 ? '1 thing' : `${plan.things.length} things`;
+    case 'provisions': {
+      const { days } = menuOf(facts);
+      if (plan.trip.menu.length === 0) return 'No menu yet';
+      const energyKJ = days.reduce((sum, day) => sum + day.energyKJ, 0);
+      return `${Math.round((100 * energyKJ) / days.reduce((sum, { need }) => sum + need.needKJ, 0))} % of the food you need`;
+    }
     case 'load': {
       const open = compartments.filter((compartment) => !compartment.closes).length;
       if (open) return open === 1 ? '1 bag does not close' : `${open} bags do not close`;

@@ -22,7 +22,8 @@ import {
 import { thingMassErrorG, thingVolumeErrorMl } from '@/core/kit/kinds/errors';
 import { addErrors, massErrorG } from '@/core/units/uncertainty';
 import { bikeFactsOf, type BikeFacts } from './bikeFacts';
-import { stateAt, type Moment } from './state';
+import type { Moment } from './moment';
+import { stateAt } from './state';
 import { RIDER_DEFAULTS, type Plan } from '@/core/plan/plan';
 
 /** What one compartment holds and how it closes. */
@@ -138,7 +139,7 @@ export const BARE_STEERING_KGM2 = 0.15;
  * and limits, conditions), and what follows from the state of things at that moment. Pure, and linear in the number of
  * things, so that it runs again at every edit.
  */
-export function factsOf(plan: Plan, moment: Moment = 'setting out'): Facts {
+export function factsOf(plan: Plan, moment?: Moment): Facts {
   const bike = bikeFactsOf(plan);
   const { figures, view, spots } = bike;
   const { things, holders } = stateAt(plan, moment);
@@ -157,7 +158,8 @@ export function factsOf(plan: Plan, moment: Moment = 'setting out'): Facts {
       }
       inside.push(thing);
       compartmentOf.set(thing.id, place.id);
-    } else if (place.kind !== 'floor') lists[place.kind].push(thing);
+    } else if (place.kind === 'not yet') continue;
+    else if (place.kind !== 'floor') lists[place.kind].push(thing);
     else {
       // What is packed inside a thing on the floor weighs there and is not listed by itself.
       floorG += thingMassG(thing);

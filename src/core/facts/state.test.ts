@@ -19,7 +19,7 @@ test('setting out: each thing as the plan has it, and where it is; what is insid
     ...packed,
     load: [...packed.load, { thingId: 'chair', to: 'home' as const, pinned: false }],
   };
-  const { things } = stateAt(plan, 'setting out');
+  const { things } = stateAt(plan);
   expect(things.map(({ thing, place }) => [thing.id, place])).toEqual([
     ['pot', { kind: 'compartment', id: 'pack-main' }],
     ['stove', { kind: 'compartment', id: 'pack-main' }],

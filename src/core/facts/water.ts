@@ -1,11 +1,9 @@
-import { kindOf } from '@/core/kit/kinds/kinds';
-import { specOf } from '@/core/kit/specs';
-import type { OwnedThing, Thing } from '@/core/kit/thing';
-import { purposesOf } from '@/core/needs/purposes';
+import type { Thing } from '@/core/kit/thing';
 import type { Conditions } from '@/core/trip/conditions';
 import { leastTimeCarry, type CarryOutcome, type WaterSource } from '@/core/water/carry';
 import { CAMP_L, drinkingRate } from '@/core/water/drinking';
 import { isReliableWater, type PlaceOnRoute, type Ride } from './ride';
+import { holdsMl } from './vessels';
 
 /** What must be left when the next source is reached. */
 export const RESERVE_L = 0.5;
@@ -33,17 +31,6 @@ export interface WaterPlan {
   outcome: CarryOutcome;
   /** Places that may be dry and would save something if they run. */
   doubtful: PlaceOnRoute[];
-}
-
-/** Millilitres that a vessel holds; 0 for what is none. */
-export function holdsMl(thing: OwnedThing & Partial<Pick<Thing, 'waterMl'>>): number {
-  if (!purposesOf(thing).includes('hold water')) return thing.waterMl ?? 0;
-  const own = specOf(thing, 'holdsMl');
-  if (own !== null) return own;
-  const size = kindOf(thing.kind)?.size;
-  if (size?.unit === 'l') return 1000 * size.value;
-  // A bottle holds about nine tenths of its outer volume; of what is soft and empty nothing can be told.
-  return Math.max(thing.waterMl ?? 0, thing.form.kind === 'cylinder' ? 0.9 * thing.volumeMl : 0);
 }
 
 /**

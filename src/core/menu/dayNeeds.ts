@@ -46,8 +46,7 @@ export function dayNeeds(
   deficit: number,
 ): DayNeed[] {
   return days.map(({ energyKJ, ridingHours }, k) => {
-    const atHome =
-      (k === 0 ? AT_HOME.breakfast : 0) + (k === days.length - 1 ? AT_HOME.dinner : 0);
+    const atHome = (k === 0 ? AT_HOME.breakfast : 0) + (k === days.length - 1 ? AT_HOME.dinner : 0);
     const share = 1 - atHome;
     const usedKJ = energyKJ + ACTIVE * restingKJ(bodyKg) * share;
     const beyond = ridingHours - CARB_FROM_H;

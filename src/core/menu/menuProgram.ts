@@ -55,7 +55,14 @@ const ENERGY_WITHIN = 0.05;
 const MEAL_LEAST = 0.12;
 const MEAL_MOST = 0.5;
 /** Of one food in one slot of a day. */
-const MOST_ALIKE: Record<Slot, number> = { breakfast: 2, riding: 2, lunch: 2, dinner: 2, drinks: 2, spare: 1 };
+const MOST_ALIKE: Record<Slot, number> = {
+  breakfast: 2,
+  riding: 2,
+  lunch: 2,
+  dinner: 2,
+  drinks: 2,
+  spare: 1,
+};
 /** Days on which the same dinner may come. */
 const SAME_DINNER = 2;
 /** Cheese, spread or oil in one meal. */
@@ -134,7 +141,8 @@ export function menuProgram(
             most: slot === 'drinks' && food.energyKJ < 100 ? 0 : MOST_ALIKE[slot],
           });
   }
-  const isFixed = (day: number, slot: Slot) => fixed.some((entry) => entry.day === day && entry.slot === slot);
+  const isFixed = (day: number, slot: Slot) =>
+    fixed.some((entry) => entry.day === day && entry.slot === slot);
   const candidateById = new Map(candidates.map((food) => [food.id, food]));
   const fixedSum = (day: number, of: (food: Candidate) => number, only?: Slot) =>
     fixed.reduce((sum, entry) => {
@@ -143,7 +151,9 @@ export function menuProgram(
       return food && counts ? sum + entry.portions * of(food) : sum;
     }, 0);
   const terms = (own: readonly Variable[], of: (food: Candidate) => number) =>
-    own.flatMap(({ name, food }) => (of(food) === 0 ? [] : [`${of(food) < 0 ? '-' : '+'} ${number(Math.abs(of(food)))} ${name}`]));
+    own.flatMap(({ name, food }) =>
+      of(food) === 0 ? [] : [`${of(food) < 0 ? '-' : '+'} ${number(Math.abs(of(food)))} ${name}`],
+    );
 
   for (const need of days) {
     const { day, needKJ, carbG, proteinG } = need;
@@ -160,15 +170,28 @@ export function menuProgram(
     if (carbG) {
       const carb = (food: Candidate) => food.carbG;
       const eaten = fixedSum(day, carb, 'riding');
-      row([...terms(inSlot('riding'), carb), ...elastic('carbohydrate', day, 'g')], '>=', carbG.least - eaten);
+      row(
+        [...terms(inSlot('riding'), carb), ...elastic('carbohydrate', day, 'g')],
+        '>=',
+        carbG.least - eaten,
+      );
       row(terms(inSlot('riding'), carb), '<=', Math.max(60, carbG.most, carbG.least + 60) - eaten);
-    } else if (!isFixed(day, 'riding')) row(inSlot('riding').map(({ name }) => `+ ${name}`), '<=', 2);
+    } else if (!isFixed(day, 'riding'))
+      row(
+        inSlot('riding').map(({ name }) => `+ ${name}`),
+        '<=',
+        2,
+      );
     const protein = (food: Candidate) => food.proteinG;
     row([...terms(own, protein), ...elastic('protein', day, 'g')], '>=', proteinG - fixedSum(day, protein));
     for (const slot of mealsOf(day, days.length)) {
       if (isFixed(day, slot)) {
         // What is locked is the meal.
-        row(inSlot(slot).map(({ name }) => `+ ${name}`), '<=', 0);
+        row(
+          inSlot(slot).map(({ name }) => `+ ${name}`),
+          '<=',
+          0,
+        );
         continue;
       }
       row(
@@ -178,12 +201,12 @@ export function menuProgram(
       );
       row(terms(inSlot(slot), energy), '<=', MEAL_MOST * needKJ);
       const [sides, mains] = [true, false].map((is) => inSlot(slot).filter(({ food }) => food.isSide === is));
+      row([...mains!.map(({ name }) => `+ ${name}`), ...elastic('a meal', day, '')], '>=', 1);
       row(
-        [...mains!.map(({ name }) => `+ ${name}`), ...elastic('a meal', day, '')],
-        '>=',
-        1,
+        sides!.map(({ name }) => `+ ${name}`),
+        '<=',
+        MOST_SIDES,
       );
-      row(sides!.map(({ name }) => `+ ${name}`), '<=', MOST_SIDES);
       // Most of a meal is its main dish.
       row([...terms(mains!, energy), ...terms(sides!, (food) => -food.energyKJ)], '>=', 0);
     }
@@ -192,10 +215,7 @@ export function menuProgram(
   if (!isFixed(last, 'spare')) {
     const spare = variables.filter(({ slot, food }) => slot === 'spare' && food.boilMl === 0);
     row(
-      [
-        ...terms(spare, (food) => food.energyKJ),
-        ...elastic('a meal in reserve', last, '', RESERVE_KJ),
-      ],
+      [...terms(spare, (food) => food.energyKJ), ...elastic('a meal in reserve', last, '', RESERVE_KJ)],
       '>=',
       RESERVE_KJ,
     );
@@ -204,7 +224,11 @@ export function menuProgram(
     const own = variables.filter(({ id }) => id === food.id);
     const dinners = own.filter(({ slot }) => slot === 'dinner');
     if (dinners.length > 1)
-      row(dinners.map(({ name }) => `+ ${name}`), '<=', SAME_DINNER);
+      row(
+        dinners.map(({ name }) => `+ ${name}`),
+        '<=',
+        SAME_DINNER,
+      );
     row(
       own.map(({ name }) => `+ ${name}`),
       '<=',

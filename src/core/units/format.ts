@@ -75,6 +75,9 @@ export const formatHeight = (metres: number, units: UnitSystem): string =>
 export const formatSpeed = (kmh: number, units: UnitSystem): string =>
   units === 'metric' ? `${fixed(kmh, 0)} km/h` : `${fixed(kmh / 1.609344, 0)} mph`;
 
+/** Food energy, as riders and labels say it wherever they are. @example formatEnergy(12_300) // '2940 kcal' */
+export const formatEnergy = (kJ: number): string => `${fixed(Math.round(kJ / 4.184 / 10) * 10, 0)} kcal`;
+
 /** A time of day from minutes after midnight. @example clock(1270) // '21:10'; clock(1450) // '0:10 the next day' */
 export function clock(minutes: number): string {
   const whole = Math.round(minutes);
@@ -103,6 +106,7 @@ export interface Formatter {
   distance(metres: number): string;
   height(metres: number): string;
   speed(kmh: number): string;
+  energy(kJ: number): string;
 }
 
 export const formatterFor = (units: UnitSystem): Formatter => ({
@@ -115,6 +119,7 @@ export const formatterFor = (units: UnitSystem): Formatter => ({
   distance: (metres) => formatDistance(metres, units),
   height: (metres) => formatHeight(metres, units),
   speed: (kmh) => formatSpeed(kmh, units),
+  energy: formatEnergy,
 });
 
 /** A difference with its sign always shown: "+120 g", "−0.30 l", "±0". */

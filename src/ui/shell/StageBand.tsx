@@ -10,7 +10,13 @@ import { Verdict } from '@/ui/shared/Verdict';
 import { useNextBreath } from '@/ui/shared/useNextBreath';
 import styles from './StageBand.module.css';
 
-export const STAGE_NAMES: Record<Stage, string> = { trip: 'Trip', bike: 'Bike', kit: 'Kit', load: 'Load' };
+export const STAGE_NAMES: Record<Stage, string> = {
+  trip: 'Trip',
+  bike: 'Bike',
+  kit: 'Kit',
+  provisions: 'Provisions',
+  load: 'Load',
+};
 
 /** The stages in the order of the work, each with its verdict and the one fact that matters most there. */
 export function StageBand() {

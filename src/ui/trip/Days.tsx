@@ -181,7 +181,7 @@ function DayDetail({ ride, day }: { ride: Ride; day: RideDay }) {
       .map((ground) => `${format.distance(day.grounds[ground])} ${ground}`)
       .join(', '),
     `${duration(day.totalS)} with stops`,
-    `about ${Math.round(day.energyKJ / 100) * 100} kJ for the riding`,
+    `about ${format.energy(day.energyKJ)} for the riding`,
     ...(day.walkedM >= 50 ? [`${format.distance(day.walkedM)} walked`] : []),
     ...(day.duskMin === null ? [] : [`dark from ${clock(day.duskMin)}`]),
   ];
