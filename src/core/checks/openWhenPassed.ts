@@ -1,15 +1,9 @@
-import { rideOf, type PlaceOnRoute, type Ride } from '@/core/facts/ride';
-import { isOpen, weekday, weekMinute } from '@/core/trip/route/hours';
+import { isOpenWhenPassed } from '@/core/facts/open';
+import { rideOf } from '@/core/facts/ride';
+import { weekday } from '@/core/trip/route/hours';
 import type { Place } from '@/core/trip/route/route';
 import { clock } from '@/core/units/format';
 import type { Check, Judgement } from './finding';
-
-/** Whether a place is open when it is passed; null where that is not known. */
-export function isOpenWhenPassed(ride: Ride, { place, day, passMin }: PlaceOnRoute): boolean | null {
-  const date = ride.days[day - 1]?.date ?? null;
-  if (place.hours === null || date === null) return null;
-  return isOpen(place.hours, weekMinute(date, passMin));
-}
 
 /** What may stand in for a place that is closed. */
 const INSTEAD: Partial<Record<Place['kind'], readonly Place['kind'][]>> = {

@@ -8,7 +8,7 @@ import { specOf } from '@/core/kit/specs';
 import type { Thing } from '@/core/kit/thing';
 import { needsMet, type NeedMet } from '@/core/needs/met';
 import { isPurposeKnown, purposesOf } from '@/core/needs/purposes';
-import { chargeBudget, type ChargeBudget } from '@/core/power/charge';
+import { chargeBudget, type ChargeBudget, type PowerSystem } from '@/core/power/charge';
 import { sleepMargin, type SleepMargin, type SleepSystem } from '@/core/sleep/sleep';
 import type { Sleeping } from '@/core/trip/trip';
 
@@ -23,6 +23,8 @@ export interface Enough {
   camp: { clo: number; sittingC: number; movingC: number; eveningC: number } | null;
   fuel: FuelBudget | null;
   charge: ChargeBudget | null;
+  /** What the charge is judged by, with the devices, the thirstiest first, and whether each night has a socket. */
+  power: { system: PowerSystem; devices: readonly Thing[]; sockets: readonly boolean[] } | null;
 }
 
 /** By how much a shelter keeps the air around a sleeper warmer (methods, section 9). */
@@ -72,7 +74,7 @@ function judge(facts: Facts): Enough {
     Math.max(0, ...things.flatMap((thing) => of(thing) ?? []));
 
   const [bag] = withPurpose('sleep warm');
-  const system: SleepSystem = {
+  const sleepSystem: SleepSystem = {
     comfortC: bag ? specOf(bag, 'comfortC') : null,
     limitC: bag ? specOf(bag, 'limitC') : null,
     linerC: most(withPurpose('sleep warmer'), (thing) => specOf(thing, 'warmerC') ?? 2),
@@ -90,7 +92,7 @@ function judge(facts: Facts): Enough {
   };
   const nights =
     bag && trip.sleeping !== 'hotel'
-      ? conditions.nights.flatMap(({ coldestC }) => sleepMargin(system, coldestC) ?? [])
+      ? conditions.nights.flatMap(({ coldestC }) => sleepMargin(sleepSystem, coldestC) ?? [])
       : [];
 
   const garments = taken.flatMap((thing) => specOf(thing, 'clo') ?? []);
@@ -106,22 +108,36 @@ function judge(facts: Facts): Enough {
     const fuelG = specOf(thing, 'fuelG');
     return fuelG === null ? null : thing.quantity * fuelG;
   });
-  const draws = taken.map((thing) => thing.quantity * (specOf(thing, 'drawWhPerDay') ?? 0));
-  const drawWhPerDay = draws.reduce((sum, draw) => sum + draw, 0);
+  const drawOf = (thing: Thing) => thing.quantity * (specOf(thing, 'drawWhPerDay') ?? 0);
+  const devices = taken.filter((thing) => drawOf(thing) > 0).sort((a, b) => drawOf(b) - drawOf(a));
+  const drawWhPerDay = devices.reduce((total, thing) => total + drawOf(thing), 0);
   const moving = ride ? ride.days.reduce((sum, { movingS }) => sum + movingS, 0) / 3600 : 0;
   const dayCount = conditions.days.length;
   const sum = (spec: 'batteryMah' | 'panelW' | 'dynamoW') =>
     taken.reduce((total, thing) => total + thing.quantity * (specOf(thing, spec) ?? 0), 0);
-  const socketNights =
-    trip.sleeping === 'hut' || trip.sleeping === 'hotel'
-      ? conditions.nights.length
-      : (ride?.days
-          .slice(0, -1)
-          .filter(({ toM }) =>
-            ride.places.some(
-              ({ place, alongM, offM }) => place.kind === 'socket' && Math.abs(alongM - toM) + offM < 1000,
-            ),
-          ).length ?? 0);
+  const sockets = conditions.nights.map(({ sleeping }, k) => {
+    if (sleeping === 'hut' || sleeping === 'hotel') return true;
+    const toM = ride?.days[k]?.toM;
+    return (
+      toM !== undefined &&
+      ride!.places.some(
+        ({ place, alongM, offM }) => place.kind === 'socket' && Math.abs(alongM - toM) + offM < 1000,
+      )
+    );
+  });
+  const system: PowerSystem = {
+    drawWhPerDay,
+    days: dayCount,
+    banksMah: sum('batteryMah'),
+    panelW: sum('panelW'),
+    dynamoW: sum('dynamoW'),
+    sunHours: SUN_HOURS,
+    movingHours: dayCount > 0 ? moving / dayCount : 0,
+    speedKmh: ride && moving > 0 ? ride.line.lengthM / 1000 / moving : 0,
+    coldestC: conditions.coldestC,
+    socketNights: sockets.filter(Boolean).length,
+  };
+  const hasPower = drawWhPerDay > 0 && conditions.nights.length > 0;
 
   return {
     taken,
@@ -129,7 +145,7 @@ function judge(facts: Facts): Enough {
     isJudged: taken.length > 0 && taken.filter(isPurposeKnown).length * 2 >= taken.length,
     sleep:
       nights.length > 0
-        ? { system, nights, worst: nights.reduce((a, b) => (b.marginC < a.marginC ? b : a)) }
+        ? { system: sleepSystem, nights, worst: nights.reduce((a, b) => (b.marginC < a.marginC ? b : a)) }
         : null,
     camp:
       conditions.sleepsOutside && garments.length > 0
@@ -149,21 +165,8 @@ function judge(facts: Facts): Enough {
             exposureOf(Math.max(0, ...conditions.days.map(({ windKmh }) => windKmh ?? 20))),
           )
         : null,
-    charge:
-      drawWhPerDay > 0 && conditions.nights.length > 0
-        ? chargeBudget({
-            drawWhPerDay,
-            days: dayCount,
-            banksMah: sum('batteryMah'),
-            panelW: sum('panelW'),
-            dynamoW: sum('dynamoW'),
-            sunHours: SUN_HOURS,
-            movingHours: dayCount > 0 ? moving / dayCount : 0,
-            speedKmh: ride && moving > 0 ? ride.line.lengthM / 1000 / moving : 0,
-            coldestC: conditions.coldestC,
-            socketNights,
-          })
-        : null,
+    charge: hasPower ? chargeBudget(system) : null,
+    power: hasPower ? { system, devices, sockets } : null,
   };
 }
 

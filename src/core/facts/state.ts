@@ -5,7 +5,7 @@ import { portionOf } from '@/core/menu/portion';
 import { purposesOf } from '@/core/needs/purposes';
 import type { Plan } from '@/core/plan/plan';
 import { SETTING_OUT, type Moment } from './moment';
-import { holdsMl } from './vessels';
+import { waterIn } from './vessels';
 
 export type ThingPlace =
   | { kind: 'worn' | 'floor' | 'home' }
@@ -145,18 +145,3 @@ const packedWet = (thing: Thing): Thing =>
     volumeMl: thing.form.kind === 'soft' ? thing.volumeMl * WET : thing.volumeMl,
     form: thing.form.kind === 'soft' ? { kind: 'soft', looseMl: thing.form.looseMl * WET } : thing.form,
   }));
-
-/** Water spread over the vessels: those within reach while riding are refilled from the others, which are empty first. */
-function waterIn(things: readonly Thing[], waterMl: number | null): ReadonlyMap<string, number> {
-  const inEach = new Map<string, number>();
-  if (waterMl === null) return inEach;
-  const vessels = things.filter((thing) => holdsMl(thing) > 0);
-  vessels.sort((a, b) => Number(b.call === 'riding') - Number(a.call === 'riding'));
-  let left = waterMl;
-  for (const thing of vessels) {
-    const filled = Math.min(left, thing.quantity * holdsMl(thing));
-    inEach.set(thing.id, Math.round(filled / thing.quantity));
-    left -= filled;
-  }
-  return inEach;
-}

@@ -97,3 +97,27 @@ export function waterPlan(ride: Ride, conditions: Conditions, taken: readonly Th
     doubtful: ride.places.filter(({ place }) => place.kind === 'water' && place.water === 'doubtful'),
   };
 }
+
+/**
+ * Minutes that each place which may be dry would save if it runs. The plan never relies on one.
+ *
+ * @returns in the order of the route; null where it is the only way to get through
+ */
+export function doubtfulSaves(
+  ride: Ride,
+  conditions: Conditions,
+  taken: readonly Thing[],
+): { place: PlaceOnRoute; savesMin: number | null }[] {
+  const usual = waterPlan(ride, conditions, taken);
+  if (!usual) return [];
+  return usual.doubtful.map((doubtful) => {
+    const places = ride.places.map((each) =>
+      each === doubtful ? { ...each, place: { ...each.place, water: 'reliable' as const } } : each,
+    );
+    const running = waterPlan({ ...ride, places }, conditions, taken)!.outcome;
+    return {
+      place: doubtful,
+      savesMin: running.ok && usual.outcome.ok ? usual.outcome.plan.costMin - running.plan.costMin : null,
+    };
+  });
+}

@@ -28,7 +28,10 @@ export interface ChargeBudget {
 }
 
 const CELL_V = 3.7;
-const DYNAMO_KMH = 15;
+/** From this speed on a dynamo gives all it can. */
+export const DYNAMO_KMH = 15;
+/** Of a panel's rated power while riding. */
+export const PANEL_SHARE = 0.3;
 
 /**
  * What a power bank delivers, in Wh: capacity at 3.7 V, of which 85 % arrive, at freezing 70 % (methods, section 10).
@@ -47,7 +50,7 @@ export function chargeBudget(system: PowerSystem): ChargeBudget {
   const { days, banksMah, coldestC } = system;
   const needWh = system.drawWhPerDay * days;
   const banksWh = bankWh(banksMah, coldestC);
-  const panelWh = system.panelW * system.sunHours * 0.3 * days;
+  const panelWh = system.panelW * system.sunHours * PANEL_SHARE * days;
   const dynamoWh = system.dynamoW * Math.min(1, system.speedKmh / DYNAMO_KMH) * system.movingHours * days;
   // A socket gives back at most what was used until then, and no more than devices and banks take.
   const socketsWh = Math.min(

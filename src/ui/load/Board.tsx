@@ -19,6 +19,7 @@ import { BagSection } from './BagSection';
 import { DropBag } from './DropBag';
 import { Floor } from './Floor';
 import { LoadBar } from './LoadBar';
+import { MomentControl } from './MomentControl';
 import { useLoader } from './LoaderProvider';
 import { RiderSwitch } from './RiderSwitch';
 import { ThingInHand } from './ThingInHand';
@@ -98,6 +99,7 @@ export function Board() {
         <div className={`${styles.bars} screen-only`}>
           <LoadBar />
           <RiderSwitch />
+          <MomentControl />
         </div>
         <div className={styles.picture}>
           <Picture facts={drawn} bagId={bagId} chooseBag={chooseBag} />

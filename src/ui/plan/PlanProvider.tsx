@@ -9,6 +9,8 @@ import {
   useSyncExternalStore,
   type ReactNode,
 } from 'react';
+import { evaluateAt, type Evaluation } from '@/core/evaluation/evaluate';
+import { momentsOf } from '@/core/facts/moments';
 import { UnitsContext } from '@/ui/plan/units';
 import { formatterFor, type Formatter } from '@/core/units/format';
 import type { UnitSystem } from '@/core/units/parse';
@@ -22,6 +24,9 @@ interface Value {
   units: UnitSystem;
   format: Formatter;
   setUnits(units: UnitSystem): void;
+  /** The moment of the trip that is shown; null for setting out. */
+  momentId: string | null;
+  setMomentId(id: string | null): void;
   /** Calls back when something was recorded of the trip, on whichever phone; gives what ends that. */
   whenRecorded(listener: () => void): () => void;
   /** What this browser keeps of the account; rejects where storage is denied. */
@@ -39,6 +44,7 @@ export function PlanProvider(props: {
   children: ReactNode;
 }) {
   const [units, setUnits] = useState(props.units);
+  const [momentId, setMomentId] = useState<string | null>(null);
   const [recorders] = useState(() => new Set<() => void>());
   const whenRecorded = useCallback(
     (listener: () => void) => {
@@ -118,7 +124,16 @@ export function PlanProvider(props: {
 
   return (
     <PlanContext
-      value={{ store, units, format: formatterFor(units), setUnits: changeUnits, whenRecorded, openPhone }}
+      value={{
+        store,
+        units,
+        format: formatterFor(units),
+        setUnits: changeUnits,
+        momentId,
+        setMomentId,
+        whenRecorded,
+        openPhone,
+      }}
     >
       <UnitsContext value={units}>{props.children}</UnitsContext>
     </PlanContext>
@@ -175,10 +190,33 @@ export function usePlanContext(): Value {
 }
 
 /** The plan, its evaluation, and what can be done with it. */
-export function usePlan(): PlanShown & Value {
+export function usePlan(): PlanShown & Value & { atStart: Evaluation } {
   const value = usePlanContext();
   const shown = useSyncExternalStore(value.store.subscribe, value.store.getShown, value.store.getShown);
-  return { ...shown, ...value };
+  const { momentId, format } = value;
+  const atStart = shown.evaluation;
+  if (momentId === null) return { ...shown, ...value, atStart };
+  return {
+    ...shown,
+    ...value,
+    atStart,
+    evaluation: shownAt(shown.evaluation, momentId, format),
+    before: shown.before && shownAt(shown.before, momentId, format),
+  };
+}
+
+const atMoments = new WeakMap<Evaluation, Map<string, Evaluation>>();
+
+/** An evaluation at a moment, found once for all that show it; setting out where the trip has no such moment. */
+function shownAt(of: Evaluation, momentId: string, format: Formatter): Evaluation {
+  let byId = atMoments.get(of);
+  if (!byId) atMoments.set(of, (byId = new Map()));
+  let at = byId.get(momentId);
+  if (!at) {
+    const moment = momentsOf(of).find(({ id }) => id === momentId);
+    byId.set(momentId, (at = moment ? evaluateAt(of, moment, format) : of));
+  }
+  return at;
 }
 
 /** Where the plan stands with the server. */

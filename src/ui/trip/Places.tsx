@@ -2,7 +2,7 @@
 
 import { Button, TextInput } from '@mantine/core';
 import { useState, type SubmitEvent } from 'react';
-import { isOpenWhenPassed } from '@/core/checks/openWhenPassed';
+import { isOpenWhenPassed } from '@/core/facts/open';
 import type { PlaceOnRoute, Ride } from '@/core/facts/ride';
 import type { Hours } from '@/core/trip/route/hours';
 import { PLACE_KINDS, placeSchema, WATERS, type Place, type PlaceKind } from '@/core/trip/route/route';
