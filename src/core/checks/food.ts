@@ -76,7 +76,7 @@ export const foodKeeps: Check = {
       {
         system: 'food',
         severity: 'check',
-        message: `${named(spoilt)} may spoil before you eat ${spoilt.length === 1 ? 'it' : 'them'}.`,
+        message: `This may spoil before you eat it: ${named(spoilt)}.`,
         reason:
           'Warmth halves how long food keeps with every ten degrees, and bags in the sun are warmer than the air. Eat it earlier, or buy it on the way.',
       },
@@ -99,7 +99,7 @@ export const foodSuits: Check = {
         about: 'heat',
         system: 'food',
         severity: 'check',
-        message: `${named(hot)} ${hot.length === 1 ? 'needs' : 'need'} boiling water, and you take no stove on this trip.`,
+        message: `You take no stove, and this needs boiling water: ${named(hot)}.`,
         reason: 'Choose something that is eaten cold, or say under Trip that you cook.',
       });
     else if (trip.nights > 0 && planned.length > 0 && hot.length === planned.length)
@@ -120,7 +120,7 @@ export const foodSuits: Check = {
         about: 'diet',
         system: 'food',
         severity: 'check',
-        message: `${named(unfit)} ${unfit.length === 1 ? 'is' : 'are'} not what you eat.`,
+        message: `This is not what you eat: ${named(unfit)}.`,
         reason: `You eat ${diet}${avoids.length > 0 ? `, without ${listed(avoids)}` : ''}. The label decides: recipes differ, and traces are common.`,
       });
     return found;

@@ -84,6 +84,8 @@ const SPECS: Readonly<Record<string, Specs>> = {
   'Wind vest': { clo: 0.08 },
   'Riding shorts': { clo: 0.06 },
   'Riding shirt': { clo: 0.09 },
+  'Bottle, frame': { holdsMl: 750 },
+  'Bottle, stem': { holdsMl: 600 },
   'Soft flask for the dry stretch': { holdsMl: 1000 },
   'Gas canister': { fuelG: 100, tareG: 98 },
   'Power bank': { batteryMah: 10_000 },

@@ -2,6 +2,7 @@ import { AIR_CLO, clothesClo, comfortableDownTo, MET } from '@/core/clothes/warm
 import { exposureOf, fuelBudget, type FuelBudget } from '@/core/cook/fuel';
 import { conditionsOf } from '@/core/facts/conditions';
 import type { Facts } from '@/core/facts/facts';
+import { boiledL, plannedOf } from '@/core/facts/food';
 import { farFromHelp } from '@/core/facts/help';
 import { rideOf } from '@/core/facts/ride';
 import { specOf } from '@/core/kit/specs';
@@ -32,8 +33,6 @@ const SHELTER_C: Record<Sleeping, number> = { tent: 2, bivvy: 1, tarp: 1, hammoc
 /** Of the clothes worn in bed: a dry set, and an insulated jacket over it. */
 const CLOTHES_C = { 'sleep clothes': 2, 'warm at camp': 2 } as const;
 const MOST_CLOTHES_C = 5;
-/** Litres boiled by a rider who cooks: dinner, breakfast and two hot drinks around each night. */
-export const LITRES_A_NIGHT = 1.4;
 const WATER_C = 10;
 /** Shirt, shorts and socks. */
 const RIDE_CLOTHES_CLO = 0.2;
@@ -104,6 +103,7 @@ function judge(facts: Facts): Enough {
     ...conditions.nights.map(({ coldestC }, i) => coldestC + (conditions.days[i]!.warmestC - coldestC) / 3),
   );
 
+  const planned = plannedOf(plan);
   const canisters = withPurpose('fuel').map((thing) => {
     const fuelG = specOf(thing, 'fuelG');
     return fuelG === null ? null : thing.quantity * fuelG;
@@ -159,7 +159,7 @@ function judge(facts: Facts): Enough {
     fuel:
       trip.cooking === 'stove' && canisters.length > 0 && canisters.every((grams) => grams !== null)
         ? fuelBudget(
-            LITRES_A_NIGHT * conditions.nights.length,
+            conditions.nights.reduce((litres, { night }) => litres + boiledL(planned, night), 0),
             canisters.reduce((total: number, grams) => total + (grams ?? 0), 0),
             WATER_C,
             exposureOf(Math.max(0, ...conditions.days.map(({ windKmh }) => windKmh ?? 20))),

@@ -69,6 +69,10 @@ export interface HourEntry {
   detail: string;
 }
 
+/** Usual hours, where the riding leaves them free. */
+const LUNCH_MIN = 12 * 60 + 30;
+const DINNER_MIN = 18 * 60 + 30;
+
 /**
  * The whole plan by hour: setting out, places where water is filled or food bought, arrivals, sunset and meals.
  *
@@ -110,8 +114,8 @@ export function planByHour(facts: Facts, format: Formatter): HourEntry[] | null 
         slot === 'breakfast'
           ? of.startMin - 60
           : slot === 'dinner'
-            ? of.arrivalMin + 60
-            : (of.startMin + of.arrivalMin) / 2;
+            ? Math.max(DINNER_MIN, of.arrivalMin + 60)
+            : Math.min(of.arrivalMin + 30, Math.max(LUNCH_MIN, of.startMin + 60));
       entries.push({
         id: `${slot}-${need.day}`,
         date: dateOf(need.day),

@@ -98,3 +98,25 @@ export function menuOf(facts: Given): Menu {
     }),
   };
 }
+
+/** Boiled at a camp that no menu says more of: dinner, breakfast and two hot drinks. */
+const UNPLANNED_L = 1.4;
+/** Hot drinks of a night, where the menu has none. */
+const HOT_DRINKS_L = 0.5;
+
+/**
+ * Litres boiled at the camp of a night: dinner and hot drinks of the day before it, breakfast of the day after.
+ *
+ * @param night 1 for the first
+ * @example boiledL([], 1) // 1.4: what a rider who cooks usually boils
+ */
+export function boiledL(planned: readonly Planned[], night: number): number {
+  if (planned.length === 0) return UNPLANNED_L;
+  const of = (day: number, slot: MenuEntry['slot']) =>
+    planned.reduce(
+      (sum, { entry, portion }) =>
+        entry.day === day && entry.slot === slot ? sum + (entry.portions * portion.boilMl) / 1000 : sum,
+      0,
+    );
+  return of(night, 'dinner') + of(night + 1, 'breakfast') + (of(night, 'drinks') || HOT_DRINKS_L);
+}

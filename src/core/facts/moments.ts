@@ -4,13 +4,11 @@ import type { Conditions } from '@/core/trip/conditions';
 import { CAMP_L, drinkingRate } from '@/core/water/drinking';
 import { conditionsOf } from './conditions';
 import type { Facts } from './facts';
-import { plannedOf, type Planned } from './food';
+import { boiledL, plannedOf, type Planned } from './food';
 import { SETTING_OUT, type Moment } from './moment';
 import { rideOf, type Ride } from './ride';
 import { waterPlan } from './water';
 
-/** Boiled at a camp that no menu says more of. */
-const BOIL_L = 1.4;
 const WATER_C = 10;
 /** A tap so near to a camp is filled at when leaving it. */
 const AT_CAMP_M = 1000;
@@ -78,7 +76,7 @@ function find(facts: Facts): Moment[] {
     const { day, kind } = at;
     if (kind === 'morning') {
       share = 0;
-      burntG += perLitreG * boiledL(planned, day);
+      burntG += perLitreG * boiledL(planned, day - 1);
       // Where there is water at the camp, what the night takes is fetched there.
       if (!ride?.days[day - 2]?.waterAtEnd) onBoardMl -= 1000 * CAMP_L;
     } else {
@@ -159,18 +157,6 @@ function stopsOf(
     });
   }
   return list;
-}
-
-/** Litres boiled at the camp before a day: dinner, what is drunk then, and breakfast. */
-function boiledL(planned: readonly Planned[], morning: number): number {
-  if (planned.length === 0) return BOIL_L;
-  const isThen = ({ day, slot }: MenuEntry) =>
-    (day === morning && slot === 'breakfast') ||
-    (day === morning - 1 && (slot === 'dinner' || slot === 'drinks'));
-  return planned.reduce(
-    (sum, { entry, portion }) => sum + (isThen(entry) ? (entry.portions * portion.boilMl) / 1000 : 0),
-    0,
-  );
 }
 
 /** A shelter is packed wet after or on a day of likely rain, and is dried out or pitched in the evening. */

@@ -113,8 +113,9 @@ export function menuProgram(
   const slacks: { name: string; given: Omit<GivenUp, 'by'> }[] = [];
   const rows: string[] = [];
   const row = (terms: readonly string[], sign: '<=' | '>=', right: number) => {
-    if (terms.length > 0) rows.push(` r${rows.length}: ${terms.join(' ')} ${sign} ${number(right)}`);
-    return terms.length > 0;
+    // With nothing to choose from, a wish stays a wish that cannot be met.
+    const isOpen = terms.length > 0 || (sign === '>=' && right > 0);
+    if (isOpen) rows.push(` r${rows.length}: ${terms.join(' ') || '+ nothing'} ${sign} ${number(right)}`);
   };
   const slack = (wish: GivenUp['wish'], day: number, unit: GivenUp['unit']): string => {
     const name = `s${slacks.length}`;
@@ -252,6 +253,7 @@ export function menuProgram(
     'Subject To',
     ...rows,
     'Bounds',
+    ' 0 <= nothing <= 0',
     ...variables.map(({ name, most }) => ` 0 <= ${name} <= ${most}`),
     ...(isRelaxed ? [] : ['General', ` ${variables.map(({ name }) => name).join(' ')}`]),
     'End',

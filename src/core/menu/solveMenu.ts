@@ -17,7 +17,7 @@ export interface MenuFound {
   givenUp: GivenUp[];
 }
 
-const SECONDS = 2.5;
+const SECONDS = 1.8;
 const GAP = 0.005;
 
 /**

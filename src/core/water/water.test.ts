@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { costWithAndWithout } from './alternatives';
 import { leastTimeCarry, type WaterSource } from './carry';
 import { drinkingRate } from './drinking';
 
@@ -114,4 +115,28 @@ test('a hotter day never needs less water', () => {
   expect(drinkingRate(45, 1)).toBe(1.2);
   for (let celsius = -20; celsius < 45; celsius += 1)
     expect(drinkingRate(celsius + 1, 1)).toBeGreaterThanOrEqual(drinkingRate(celsius, 1));
+});
+
+test('filling at one more source, or passing one, costs what the least plan under that condition does', () => {
+  const rounded = [1, 2, 3].map((at) => {
+    const { filling, passing } = costWithAndWithout(EXAMPLE, at, 0.5, 3.5);
+    return [filling, passing].map((cost) => Math.round(10 * cost) / 10);
+  });
+  expect(rounded).toEqual([
+    [19.8, 13.1],
+    [13.1, 19.8],
+    [23.1, 13.1],
+  ]);
+  fc.assert(
+    fc.property(sources, fc.nat(), fc.integer({ min: 10, max: 60 }), (list, where, tenths) => {
+      if (list.length < 2) return;
+      const at = 1 + (where % (list.length - 1));
+      const capacityL = tenths / 10;
+      const best = leastTimeCarry(list, 0.5, capacityL);
+      const { filling, passing } = costWithAndWithout(list, at, 0.5, capacityL);
+      if (best.ok) expect(Math.min(filling, passing)).toBeCloseTo(best.plan.costMin, 6);
+      else expect(Math.min(filling, passing)).toBe(Infinity);
+    }),
+    { seed: 36 },
+  );
 });
