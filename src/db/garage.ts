@@ -28,6 +28,7 @@ const BAG = tableOf<Bag>({
   alongMm: 'double precision',
   standOffMm: 'double precision',
   braced: 'boolean',
+  swaysFromKgM: 'double precision',
   closure: 'text',
   opening: 'text',
   attachment: 'text',

@@ -1,6 +1,7 @@
 import { LRUCache } from 'lru-cache';
 import { decisionsOf, type Decisions, type Thing } from '@/core/kit/thing';
 import { parsePlanValue } from '@/core/formats/planFile';
+import { eatingSchema } from '@/core/food/menuSchema';
 import { fellowSchema, PLAN_VERSION, type LoadEntry, type Plan, type Rider } from '@/core/plan/plan';
 import { routeSchema } from '@/core/trip/route/route';
 import type { Trip } from '@/core/trip/trip';
@@ -41,6 +42,8 @@ const RIDER = tableOf<Rider>(
     inseamMm: 'double precision',
     shoeMm: 'double precision',
     powerW: 'double precision',
+    drinkLPerH: 'double precision',
+    paceShare: 'double precision',
     coldSleeper: 'boolean',
   },
   'rider_',
@@ -139,7 +142,8 @@ export async function readPlan(
     plan: {
       format: 'gorvin-plan',
       version: PLAN_VERSION,
-      trip: TRIP.item(trip),
+      // A trip of an earlier version says nothing of how its rider eats.
+      trip: { ...TRIP.item(trip), eating: eatingSchema.parse(trip.eating) },
       rider: RIDER.item(trip),
       bike,
       bags,

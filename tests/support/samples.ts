@@ -49,6 +49,7 @@ export function sampleBag(
     limitG: 5000,
     alongMm: 0,
     standOffMm: 25,
+    swaysFromKgM: null,
     braced: false,
     closure,
     opening,

@@ -112,6 +112,10 @@ export const bagSchema = z.object({
     .default(25)
     .describe('Free space between the bag and what it hangs on, as a spacer makes it'),
   braced: z.boolean().default(false).describe('Held by a brace or support, so that it sags half as much'),
+  swaysFromKgM: z
+    .union([z.number().min(0.05, 'At least 0.05 kg·m.').max(10, 'At most 10 kg·m.'), z.null()])
+    .default(null)
+    .describe('Tail moment from which it swayed on trips or test rides; null where it is not known'),
   closure: z.enum(CLOSURES).default('roll-top'),
   opening: z.enum(OPENINGS).default('top'),
   attachment: z.enum(ATTACHMENTS).default('straps'),
@@ -243,6 +247,7 @@ export function bagAtPlace(place: Place, others: readonly Bag[], makeId: () => s
     alongMm: 0,
     standOffMm: 25,
     braced: false,
+    swaysFromKgM: null,
     closure,
     opening,
     attachment,

@@ -143,6 +143,7 @@ export function fromLibrary(entry: LibraryBag, others: readonly Bag[], makeId: (
     alongMm: 0,
     standOffMm: 25,
     braced: entry.braced ?? false,
+    swaysFromKgM: null,
     closure: usual.closure,
     opening: usual.opening,
     attachment: usual.attachment,

@@ -10,7 +10,7 @@ import { loaded, sampleBag, samplePlan, sampleThing } from '../../../tests/suppo
 import { seededRandom } from '@/core/random';
 import { formatterFor } from '@/core/units/format';
 import type { Finding } from './finding';
-import { listed } from './finding';
+import { listed, STAGES } from './finding';
 
 const find = (plan: Plan, check: string): Finding[] =>
   evaluate(plan).findings.filter((finding) => finding.check === check);
@@ -650,7 +650,7 @@ test('a sound little load has nothing to stop for', () => {
     { quilt: 'frame-main', torch: 'frame-main', bottle: 'cage-main' },
   );
   expect(evaluate(plan).findings).toEqual([]);
-  expect(evaluate(plan).stages.map((stage) => stage.verdict)).toEqual(['ready', 'ready', 'ready', 'ready']);
+  expect(evaluate(plan).stages.map((stage) => stage.verdict)).toEqual(STAGES.map(() => 'ready'));
 });
 
 test('things worn count; things on the floor or at home do not; a hotel needs no quilt', () => {

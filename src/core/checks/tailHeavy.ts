@@ -13,8 +13,14 @@ export const tailHeavy: Check = {
   judges: 'bike',
   run(facts, format) {
     const moment = facts.handling?.tailMomentKgM ?? 0;
-    if (moment <= TAIL_NOTE_KGM) return [];
     const clampX = facts.view.seatpostClamp.x;
+    // What was found on this rider's own rides replaces what is usual for strapped packs.
+    const own = facts.compartments
+      .filter(({ spot, massG }) => massG > 0 && canSway(spot.bag) && spot.place.centre.x < clampX)
+      .flatMap(({ spot }) => spot.bag.swaysFromKgM ?? []);
+    const learned = own.length > 0 ? Math.min(...own) : null;
+    const [noteAt, checkAt] = learned === null ? [TAIL_NOTE_KGM, TAIL_CHECK_KGM] : [learned, learned];
+    if (moment <= noteAt) return [];
     const ways = (): Fix[] => {
       const heaviest = facts.compartments
         .filter(({ spot }) => !spot.onBody && canSway(spot.bag) && spot.place.centre.x < clampX)
@@ -35,8 +41,8 @@ export const tailHeavy: Check = {
     };
     return [
       {
-        severity: moment > TAIL_CHECK_KGM ? 'check' : 'note',
-        message: `The seat pack is heavy at the back (${format.moment(moment)}; many packs sway above ${format.moment(TAIL_NOTE_KGM)}).`,
+        severity: moment > checkAt ? 'check' : 'note',
+        message: `The seat pack is heavy at the back (${format.moment(moment)}; ${learned === null ? 'many packs sway' : 'on your rides it swayed'} above ${format.moment(noteAt)}).`,
         reason:
           'Mass times its distance behind the seatpost clamp. Heavy things go in the frame bag, or in the narrow ' +
           'nose by the seatpost. How stiffly the pack is strapped is not known here: ride round the block and see.',

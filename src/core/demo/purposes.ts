@@ -41,7 +41,7 @@ const PURPOSES: Readonly<Record<string, readonly string[]>> = {
   'Bottle, stem': ['hold water'],
   'Soft flask for the dry stretch': ['hold water'],
   'Squeeze filter': ['treat water'],
-  Multitool: ['turn bolts', 'open a chain', 'hex 2–6', 'T25'],
+  Multitool: ['turn bolts', 'open a chain', 'hex 2–6', 't25'],
   'Mini pump': ['pump a tyre'],
   'Spare tube': ['air in a tyre'],
   'Plug and patch kit': ['plug a tyre', 'mend a tube', 'mend a tyre'],

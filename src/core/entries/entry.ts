@@ -9,6 +9,30 @@ const common = {
   at: z.iso.datetime('A moment like 2027-04-16T06:30:00Z.').describe('By the clock of the phone'),
 };
 
+/** What is logged on the way. */
+export const LOGGED = [
+  'drank',
+  'ate',
+  'filled',
+  'bought',
+  'charged',
+  'arrived',
+  'trouble',
+  'repair',
+  'weather',
+  'slept',
+  'note',
+] as const;
+export type LoggedWhat = (typeof LOGGED)[number];
+export const TROUBLES = ['sways', 'rubs', 'rattles', 'leaks', 'zip', 'strap', 'bounced out'] as const;
+export type Trouble = (typeof TROUBLES)[number];
+/** How a thing did on a trip. */
+export const ANSWERS = ['used', 'unused', 'worn out', 'in the wrong place'] as const;
+export type Answer = (typeof ANSWERS)[number];
+
+const oneLine = (most: number) =>
+  z.string().max(most, `At most ${most} letters.`).refine(isOneLine, 'One line of plain text.');
+
 /**
  * A fact recorded while packing or on the way. Entries are never changed, and not removed by undo; a later one corrects an earlier one.
  */
@@ -44,6 +68,40 @@ export const entrySchema = z.discriminatedUnion('kind', [
     bikeId: idSchema,
     bagId: z.union([idSchema, z.null()]).describe('The bag it is about; null for the bike as a whole'),
     isGood: z.boolean(),
+  }),
+  z.object({
+    ...common,
+    kind: z.literal('logged'),
+    what: z.enum(LOGGED),
+    day: z.int('A whole day, 1 for the first.').min(1, 'The first day is 1.').max(31),
+    amount: z
+      .union([z.number().min(0, 'Not below 0.').max(100_000, 'Far too much; check the unit.'), z.null()])
+      .default(null)
+      .describe('ml drunk or filled, portions eaten, Wh charged, minutes after midnight of an arrival'),
+    thingId: z.union([idSchema, z.null()]).default(null),
+    bagId: z.union([idSchema, z.null()]).default(null),
+    trouble: z.union([z.enum(TROUBLES), z.null()]).default(null),
+    note: oneLine(300).default(''),
+    alongM: z
+      .union([z.number().min(0).max(1e7), z.null()])
+      .default(null)
+      .describe('Where along the route, where the phone knows'),
+  }),
+  z.object({
+    ...common,
+    kind: z.literal('struck'),
+    entryId: idSchema.describe('A line of the log that was wrong'),
+  }),
+  z.object({
+    ...common,
+    kind: z.literal('reviewed'),
+    thingId: idSchema,
+    answer: z.enum(ANSWERS),
+  }),
+  z.object({
+    ...common,
+    kind: z.literal('missed'),
+    name: oneLine(120).min(1, 'Say what you missed.'),
   }),
 ]);
 export type Entry = z.infer<typeof entrySchema>;
@@ -101,3 +159,26 @@ export function testAnswers(entries: readonly Entry[], bikeId: string): Map<stri
   return answers;
 }
 export const testKey = (check: TestCheck, bagId: string | null): string => `${check} ${bagId ?? ''}`;
+
+export type Logged = Extract<Entry, { kind: 'logged' }>;
+
+/** The log as it stands: in order, without the lines that were struck out. */
+export function logOf(entries: readonly Entry[]): Logged[] {
+  const struck = new Set(entries.flatMap((entry) => (entry.kind === 'struck' ? [entry.entryId] : [])));
+  return inOrder(entries).filter(
+    (entry): entry is Logged => entry.kind === 'logged' && !struck.has(entry.id),
+  );
+}
+
+/** How each thing did: the last answer counts, from whichever phone. */
+export function reviewAnswers(entries: readonly Entry[]): Map<string, Answer> {
+  const answers = new Map<string, Answer>();
+  for (const entry of inOrder(entries))
+    if (entry.kind === 'reviewed') answers.set(entry.thingId, entry.answer);
+  return answers;
+}
+
+/** What was missed, each name once. */
+export const missedNames = (entries: readonly Entry[]): string[] => [
+  ...new Set(inOrder(entries).flatMap((entry) => (entry.kind === 'missed' ? [entry.name] : []))),
+];

@@ -81,7 +81,7 @@ function find(facts: Facts): Moment[] {
       if (!ride?.days[day - 2]?.waterAtEnd) onBoardMl -= 1000 * CAMP_L;
     } else {
       const hours = ((at.share - share) * (ride?.days[day - 1]?.movingS ?? 0)) / 3600;
-      onBoardMl -= 1000 * hours * drinkingRate(conditions.days[day - 1]!.warmestC, 1);
+      onBoardMl -= 1000 * hours * drinkingRate(conditions.days[day - 1]!.warmestC, 1, ride?.drinkLPerH);
       share = at.share;
     }
     onBoardMl = Math.max(0, onBoardMl, 1000 * (at.fillL ?? 0));

@@ -15,6 +15,7 @@ import { nearestOnLine } from '@/core/trip/route/geo';
 import { GROUNDS, lineOf, type Ground, type Line, type Place, type Route } from '@/core/trip/route/route';
 import type { Surface } from '@/core/bike/tyrePressure';
 import { addDays, type Trip } from '@/core/trip/trip';
+import { BASE_L_PER_H } from '@/core/water/drinking';
 import type { Facts } from './facts';
 
 /** A place, and where it lies along the route. */
@@ -69,6 +70,8 @@ export interface Ride {
   steepest: { slope: number; alongM: number; ground: Ground };
   steepestRideable: number;
   walkedM: number;
+  /** What the rider drinks while riding at 10 °C, in litres an hour. */
+  drinkLPerH: number;
 }
 
 /** Of each hour of riding so much is stood: photos, gates, food. */
@@ -176,7 +179,9 @@ function findRide(facts: Given, route: Route): Ride {
   const waters = places.filter(isReliableWater);
   const hasWater = (alongM: number) =>
     waters.some((water) => Math.abs(water.alongM - alongM) + water.offM < 1000);
-  const secondsTo = (alongM: number) => sumAt(pace.seconds, stepM, alongM);
+  // Of the calculated times, as this rider's own trips show.
+  const share = facts.plan.rider.paceShare ?? 1;
+  const secondsTo = (alongM: number) => share * sumAt(pace.seconds, stepM, alongM);
 
   const { stops, problem } = stopsOf(route, trip, places, lengthM, secondsTo, hasWater);
   const ends = [...stops, lengthM];
@@ -236,9 +241,10 @@ function findRide(facts: Given, route: Route): Ride {
     isSuggested: route.stops === null,
     problem,
     cyclist,
-    secondsPerKg: heavier - pace.seconds.at(-1)!,
+    secondsPerKg: share * (heavier - pace.seconds.at(-1)!),
     ...steepestOf(line, grounds, cyclist),
     walkedM: pace.walkedM.at(-1)!,
+    drinkLPerH: facts.plan.rider.drinkLPerH ?? BASE_L_PER_H,
   };
 }
 

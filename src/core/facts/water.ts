@@ -54,7 +54,8 @@ export function waterLegs(
       const [from, to] = [Math.max(fromM, day.fromM), Math.min(toM, day.toM)];
       if (to > from) {
         const share = (to - from) / Math.max(1, day.toM - day.fromM);
-        demandL += (drinkingRate(conditions.days[k]!.warmestC, 1) * (share * day.movingS)) / 3600;
+        demandL +=
+          (drinkingRate(conditions.days[k]!.warmestC, 1, ride.drinkLPerH) * (share * day.movingS)) / 3600;
       }
       const isLast = k === ride.days.length - 1;
       if (!isLast && !day.waterAtEnd && day.toM > fromM && day.toM <= toM) demandL += CAMP_L;

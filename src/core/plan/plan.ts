@@ -28,6 +28,14 @@ export const riderSchema = z.object({
     .union([measure('W', 40, 500), z.null()])
     .default(null)
     .describe('Power the rider keeps up all day; null takes a default'),
+  drinkLPerH: z
+    .union([measure('l/h', 0.05, 2), z.null()])
+    .default(null)
+    .describe('Drunk in an hour of riding at 10 °C, as learned on trips; null takes a default'),
+  paceShare: z
+    .union([measure('', 0.5, 2), z.null()])
+    .default(null)
+    .describe('Time that the rider takes, over the calculated one, as learned on trips; null is 1'),
   coldSleeper: z.boolean().default(false).describe('Is cold in bed where others are not'),
 });
 export type Rider = z.infer<typeof riderSchema>;
@@ -171,7 +179,16 @@ export const emptyPlan = (name: string): Plan => ({
     filling: 'by when it is wanted',
     surface: 'gravel',
   },
-  rider: { massG: 75_000, kneeGapMm: null, inseamMm: null, shoeMm: null, powerW: null, coldSleeper: false },
+  rider: {
+    massG: 75_000,
+    kneeGapMm: null,
+    inseamMm: null,
+    shoeMm: null,
+    powerW: null,
+    drinkLPerH: null,
+    paceShare: null,
+    coldSleeper: false,
+  },
   bike: null,
   bags: [],
   things: [],

@@ -14,8 +14,13 @@ const STAGES: Record<string, ComponentType> = {
   trip: dynamic(() => import('@/ui/trip/TripStage').then((module) => module.TripStage), { ssr: false }),
   bike: dynamic(() => import('@/ui/bike/BikeStage').then((module) => module.BikeStage), { ssr: false }),
   kit: dynamic(() => import('@/ui/kit/KitStage').then((module) => module.KitStage), { ssr: false }),
+  provisions: dynamic(
+    () => import('@/ui/provisions/ProvisionsStage').then((module) => module.ProvisionsStage),
+    { ssr: false },
+  ),
   load: dynamic(() => import('@/ui/load/LoadStage').then((module) => module.LoadStage), { ssr: false }),
   pack: dynamic(() => import('@/ui/pack/PackStage').then((module) => module.PackStage), { ssr: false }),
+  ride: dynamic(() => import('@/ui/ride/RideStage').then((module) => module.RideStage), { ssr: false }),
 };
 
 type Found =

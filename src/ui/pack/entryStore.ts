@@ -18,6 +18,8 @@ export interface Recorded {
   done: ReadonlySet<string>;
   /** Answers of the test ride. */
   tested: readonly Tested[];
+  /** Everything, in no order: the log, answers of the review. */
+  all: readonly Entry[];
   /** Entries that are not on the server yet. */
   unsent: number;
   /** Why they are not, as a sentence; null while all is well. */
@@ -37,7 +39,11 @@ export interface EntrySurroundings {
 }
 
 /** An entry without what the phone adds. */
-type Recordable = Entry extends infer One ? (One extends Entry ? Omit<One, 'id' | 'at'> : never) : never;
+export type Recordable = Entry extends infer One
+  ? One extends Entry
+    ? Omit<One, 'id' | 'at'>
+    : never
+  : never;
 
 const RETRY_MS = 5000;
 /** Answers that sending the same again would not change. */
@@ -47,6 +53,7 @@ const NOTHING: Recorded = {
   readings: new Map(),
   done: new Set(),
   tested: [],
+  all: [],
   unsent: 0,
   problem: null,
   isStuck: false,
@@ -122,7 +129,8 @@ export class EntryStore {
     this.record({ kind: 'tested', check, bikeId, bagId, isGood });
   }
 
-  private record(what: Recordable): void {
+  /** Records whatever else there is to record: lines of the log, answers of the review. */
+  record(what: Recordable): void {
     const { makeId, now } = this.surroundings;
     const entry: Entry = { id: makeId(), at: this.after(now()), ...what };
     this.join([entry]);
@@ -220,6 +228,7 @@ export class EntryStore {
       readings: bagReadings(all),
       done: doneTasks(all),
       tested: all.filter((entry) => entry.kind === 'tested'),
+      all,
       unsent: this.unsent.length + this.refused.length,
       problem: this.problem,
       isStuck: this.isStuck,

@@ -21,7 +21,11 @@ export const STAGE_NAMES: Record<Stage, string> = {
 };
 
 /** What comes after planning: nothing is judged there. */
-const AFTER = [{ path: 'pack', name: 'Pack', fact: 'step by step' }] as const;
+const AFTER = [
+  { path: 'pack', name: 'Pack', fact: 'step by step' },
+  { path: 'ride', name: 'Ride', fact: 'today, and the log' },
+  { path: 'review', name: 'Review', fact: 'what you learned' },
+] as const;
 
 interface Item {
   path: string;

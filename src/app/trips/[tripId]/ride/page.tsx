@@ -1,0 +1,7 @@
+import { RideStage } from '@/ui/ride/RideStage';
+
+export const metadata = { title: 'Ride' };
+
+export default function RidePage() {
+  return <RideStage />;
+}

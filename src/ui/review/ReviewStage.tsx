@@ -1,0 +1,52 @@
+'use client';
+
+import { SegmentedControl } from '@mantine/core';
+import dynamic from 'next/dynamic';
+import { useState } from 'react';
+import type { Rate, SwayFound, ThingHistory } from '@/core/learning/ridden';
+import type { TripSummary } from '@/core/learning/summary';
+import { useRecorded } from '@/ui/pack/useRecorded';
+import { usePlan } from '@/ui/plan/PlanProvider';
+import { Learned } from './Learned';
+import { NextTime } from './NextTime';
+import { Used } from './Used';
+import styles from './Review.module.css';
+
+const Compare = dynamic(() => import('./Compare').then((module) => module.Compare), { ssr: false });
+const Practice = dynamic(() => import('./Practice').then((module) => module.Practice), { ssr: false });
+
+const VIEWS = ['What was used', 'What you learned', 'Next time', 'Compare trips', 'Practice'] as const;
+
+export interface ReviewProps {
+  rates: readonly Rate[];
+  sways: readonly SwayFound[];
+  histories: readonly ThingHistory[];
+  missed: readonly string[];
+  trips: readonly TripSummary[];
+}
+
+/** What a trip taught, and what to do otherwise next time. */
+export function ReviewStage(props: ReviewProps) {
+  const { store } = usePlan();
+  const { entries, recorded } = useRecorded(store.tripId);
+  const [view, setView] = useState<string>(VIEWS[0]);
+  return (
+    <div className={styles.page}>
+      <header className={styles.header}>
+        <h1>Review</h1>
+        <SegmentedControl
+          className={styles.views}
+          aria-label="What is shown"
+          value={view}
+          onChange={setView}
+          data={[...VIEWS]}
+        />
+      </header>
+      {view === 'What was used' && <Used entries={entries} all={recorded.all} />}
+      {view === 'What you learned' && <Learned rates={props.rates} sways={props.sways} />}
+      {view === 'Next time' && <NextTime histories={props.histories} missed={props.missed} />}
+      {view === 'Compare trips' && <Compare trips={props.trips} />}
+      {view === 'Practice' && <Practice />}
+    </div>
+  );
+}
