@@ -1,7 +1,10 @@
 import { DEMO_SETUPS } from '@/core/demo/bikes';
 import { demoInventory } from '@/core/demo/inventory';
+import { demoRidden } from '@/core/demo/ridden';
 import { demoPlan } from '@/core/demo/plan';
 import { DEMO_ACCOUNT_ID, emptyAccount, makeDemoAccount } from './accounts';
+import { depart } from './departure';
+import { addEntries } from './entries';
 import { addThings } from './inventory';
 import { insertPlan } from './plans';
 import { transaction, type Client, type Pool } from './pool';
@@ -9,8 +12,17 @@ import { saveSetup } from './setups';
 
 export const DEMO_TRIP_ID = 'plateau-and-river-loop';
 
-/** The demo trip, and the rider's other bikes with their bags. */
+/** The demo trip, two that were ridden before it, and the rider's other bikes with their bags. */
 async function insertDemo(client: Client, accountId: string): Promise<void> {
+  for (const { tripId, plan, entries } of demoRidden()) {
+    await insertPlan(client, accountId, tripId, plan);
+    await depart(client, accountId, tripId);
+    await client.query(
+      `update trip set departed_at = start_date + interval '8 hours' where account_id = $1 and id = $2`,
+      [accountId, tripId],
+    );
+    await addEntries(client, accountId, tripId, entries);
+  }
   await insertPlan(client, accountId, DEMO_TRIP_ID, demoPlan());
   await addThings(client, accountId, demoInventory());
   for (const setup of DEMO_SETUPS) await saveSetup(client, accountId, setup);
