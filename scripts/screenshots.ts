@@ -31,7 +31,6 @@ withApp(async ({ url }) => {
   await visitPage(desk, `${url}/trips/new`);
   await shoot(desk, 'new-trip');
   await visit(desk, 'load');
-  await shoot(desk, 'load-floor');
   await desk.getByRole('button', { name: 'Load for me' }).first().click();
   await desk.getByText(/things? moved/).waitFor({ timeout: 60_000 });
   await desk.getByRole('button', { name: /^L Seat pack/ }).click();
@@ -55,6 +54,18 @@ withApp(async ({ url }) => {
   await desk.getByText('Is it enough?', { exact: true }).click();
   await desk.getByRole('region', { name: 'Sleep', exact: true }).waitFor();
   await shoot(desk, 'enough');
+  await visit(desk, 'provisions');
+  await shoot(desk, 'provisions');
+  await desk.getByText('Water', { exact: true }).click();
+  await desk.getByRole('img', { name: /Water on board/ }).waitFor();
+  await shoot(desk, 'water');
+  await desk.getByText('Load on the way', { exact: true }).click();
+  await desk.getByRole('table', { name: 'Load at each moment' }).waitFor();
+  await shoot(desk, 'on-the-way');
+  await visitPage(desk, `${url}/trips/plateau-loop-in-june/review`);
+  await desk.getByText('What you learned', { exact: true }).click();
+  await desk.getByRole('region', { name: 'Rates' }).waitFor();
+  await shoot(desk, 'review');
   const dark = await open({ colorScheme: 'dark' });
   await visit(dark, 'load');
   await dark.getByRole('button', { name: /^F Half frame bag/ }).click();
@@ -65,6 +76,8 @@ withApp(async ({ url }) => {
   await visit(phone, 'pack');
   for (let i = 0; i < 3; i += 1) await phone.getByRole('button', { name: 'Packed', exact: true }).click();
   await shoot(phone, 'pack-phone');
+  await visitPage(phone, `${url}/trips/plateau-loop-in-june/ride`);
+  await shoot(phone, 'ride-phone');
   await visit(desk, 'pack');
   await shoot(desk, 'pack');
   await visitPage(desk, `${url}/inventory`);

@@ -1,6 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import fc from 'fast-check';
 import { demoPlan } from '@/core/demo/plan';
+import { demoRidden } from '@/core/demo/ridden';
+import { learnedRates, swayFound, thingHistories } from '@/core/learning/ridden';
 import type { Edit } from '@/core/plan/edit';
 import { changeDraft, type Change, type Draft } from '@/core/plan/history';
 import { emptyPlan, type Plan } from '@/core/plan/plan';
@@ -9,6 +11,8 @@ import { accountOfSession, createSession, endSession, setUnits } from '@/db/acco
 import { readDraft, saveChange } from '@/db/history';
 import { forgetPlans, insertPlan, readPlan } from '@/db/plans';
 import { depart, returnToPlanning } from '@/db/departure';
+import { addEntries } from '@/db/entries';
+import { readRidden } from '@/db/ridden';
 import { transaction } from '@/db/pool';
 import { deleteOwned, listUnused } from '@/db/inventory';
 import { deleteTrip, listTrips } from '@/db/trips';
@@ -207,6 +211,29 @@ describe('things owned once and used on many trips', () => {
     expect(await unused()).toEqual(['Mug']);
     expect(await deleteOwned(pool, first.account, { ...nothing, thing: ['mug'] })).toEqual([]);
     expect(await unused()).toEqual([]);
+  });
+
+  test('what a ridden trip taught stays the same when its things weigh otherwise, and is nobody else’s', async () => {
+    const account = await newAccount();
+    for (const { tripId, plan, entries } of demoRidden())
+      await transaction(pool, async (client) => {
+        await insertPlan(client, account, tripId, plan);
+        await addEntries(client, account, tripId, entries);
+        await depart(client, account, tripId);
+      });
+    forgetPlans();
+    const before = await readRidden(pool, account);
+    expect(before.map(({ tripId }) => tripId)).toEqual(demoRidden().map(({ tripId }) => tripId));
+    expect(learnedRates(before)).toEqual(learnedRates(demoRidden()));
+    await pool.query('update thing set mass_g = 2 * mass_g + 100 where account_id = $1', [account]);
+    forgetPlans();
+    const after = await readRidden(pool, account);
+    expect([learnedRates(after), swayFound(after), thingHistories(after)]).toEqual([
+      learnedRates(before),
+      swayFound(before),
+      thingHistories(before),
+    ]);
+    expect(await readRidden(pool, await newAccount())).toEqual([]);
   });
 
   test('a thing weighed anew weighs so on a planned trip, and not on one that has departed', async () => {

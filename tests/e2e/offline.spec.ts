@@ -145,7 +145,8 @@ test('without a network: twenty things ticked off, two bags weighed, one left at
   await expect(progress()).toHaveText(allPacked);
   await expect(page.getByText(kept)).toBeVisible();
   // The other stages too.
-  await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: /Kit/ }).click();
+  await page.getByRole('button', { name: 'All stages' }).click();
+  await page.getByRole('menuitem', { name: /Kit/ }).click();
   await expect(page.getByRole('heading', { name: 'Kit' })).toBeVisible();
   // And the loader, which works in threads of its own.
   await page.goto(`/trips/${rider.tripId}/load`);
@@ -215,3 +216,47 @@ test('a phone shows nobody what another account kept, and nothing at all once si
 
 const databases = (page: Page) =>
   page.evaluate(async () => (await indexedDB.databases()).map(({ name }) => name));
+
+test('a day is ridden without a network: logged by two presses, kept, struck out, and there for the review', async ({
+  rider,
+  phone,
+}) => {
+  await put(rider.tripId, 'Seat pack', ['Down quilt', 'Oat bars']);
+  let page = await phone.open();
+  await rider.signIn(page);
+  await page.goto(`/trips/${rider.tripId}/pack`);
+  await page.getByText('Set out', { exact: true }).first().click();
+  await page.getByRole('button', { name: 'Set out all the same' }).click();
+  await expect(page.getByRole('note', { name: 'Departure' })).toBeVisible();
+  await page.goto(`/trips/${rider.tripId}/ride`);
+  await ready(page, rider.accountId, rider.tripId);
+
+  await phone.cable.pullOut();
+  await page.goto(`/trips/${rider.tripId}/ride`);
+  await expect(page.getByRole('region', { name: 'Today' })).toContainText('of water to reach');
+  await page.getByRole('checkbox', { name: /Oat bars/ }).check();
+  const log = page.getByRole('region', { name: 'Log', exact: true });
+  const press = async (first: string, second: string) => {
+    await log.getByRole('button', { name: first, exact: true }).click();
+    await log.getByRole('button', { name: second, exact: true }).click();
+  };
+  await press('Drank', '0.75 l');
+  await press('Drank', '1.50 l');
+  await press('Slept', 'cold');
+  await log.getByRole('button', { name: 'Trouble' }).click();
+  await press('Seat pack', 'sways');
+  await expect(page.getByText('5 entries kept on this phone')).toBeVisible();
+  await log.getByRole('button', { name: 'Strike out Drank 1.50 l' }).click();
+  await expect(log).toContainText('drank 0.75 l');
+
+  await phone.close();
+  page = await phone.open();
+  await page.goto(`/trips/${rider.tripId}/ride`);
+  await expect(page.getByRole('region', { name: 'Log of day 1' })).toContainText('Seat pack: sways');
+  await expect(page.getByRole('checkbox', { name: /Oat bars/ })).toBeChecked();
+  await phone.cable.plugIn();
+  await expect(page.getByText('kept on this phone')).toHaveCount(0, { timeout: 30_000 });
+  await page.goto(`/trips/${rider.tripId}/review`);
+  await expect(page.getByRole('region', { name: 'From the log' })).toContainText('Slept cold');
+  await expect(page.getByRole('region', { name: 'From the log' })).not.toContainText('1.50 l');
+});

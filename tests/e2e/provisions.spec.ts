@@ -23,7 +23,7 @@ test('a menu is filled, a dinner locked, the menu filled again; undo brings the 
   ).not.toHaveCount(0);
   await expect(
     page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: /Provisions/ }),
-  ).toContainText(/9[5-9]|10[0-5] % of the food needed/);
+  ).toContainText(/9[5-9]|10[0-5] % of the food/);
   await page.getByRole('button', { name: 'Undo: Menu filled' }).click();
   await expect(day(page, 2).getByRole('list', { name: 'Breakfast, day 2' })).toContainText('Breakfast oats');
   await saved(page);

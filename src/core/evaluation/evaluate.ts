@@ -160,7 +160,7 @@ function stageFact(stage: Stage, facts: Facts, format: Formatter): string {
       const { days } = menuOf(facts);
       if (plan.trip.menu.length === 0) return 'No menu yet';
       const energyKJ = days.reduce((sum, day) => sum + day.energyKJ, 0);
-      return `${Math.round((100 * energyKJ) / days.reduce((sum, { need }) => sum + need.needKJ, 0))} % of the food needed`;
+      return `${Math.round((100 * energyKJ) / days.reduce((sum, { need }) => sum + need.needKJ, 0))} % of the food`;
     }
     case 'load': {
       const open = compartments.filter((compartment) => !compartment.closes).length;

@@ -165,6 +165,14 @@ Olive oil sachets | d | 15 | 3700 | 0 | 0 | 0.9 | 0 | 365 | vegan |  | soft side
 
 export const SLOTS = ['breakfast', 'riding', 'lunch', 'dinner', 'drinks', 'spare'] as const;
 export type Slot = (typeof SLOTS)[number];
+export const SLOT_WORDS: Record<Slot, string> = {
+  breakfast: 'Breakfast',
+  riding: 'On the bike',
+  lunch: 'Lunch',
+  dinner: 'Dinner',
+  drinks: 'Drinks',
+  spare: 'In reserve',
+};
 export const DIETS = ['anything', 'no meat', 'vegetarian', 'vegan'] as const;
 export type Diet = (typeof DIETS)[number];
 export const ALLERGENS = ['gluten', 'milk', 'egg', 'nuts', 'peanuts', 'soy', 'sesame', 'fish'] as const;

@@ -4,20 +4,11 @@ import { IconDots, IconLock, IconMinus, IconPlus } from '@tabler/icons-react';
 import { useMemo, useState } from 'react';
 import type { DayMenu, Planned } from '@/core/facts/food';
 import type { MenuEntry } from '@/core/food/menuSchema';
-import { maySuit, PANTRY, SLOTS, type Slot } from '@/core/food/pantry';
+import { maySuit, PANTRY, SLOT_WORDS, SLOTS, type Slot } from '@/core/food/pantry';
 import { mealsOf } from '@/core/menu/dayNeeds';
 import { portionOf, thingOfFood } from '@/core/menu/portion';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import styles from './Provisions.module.css';
-
-const SLOT_WORDS: Record<Slot, string> = {
-  breakfast: 'Breakfast',
-  riding: 'On the bike',
-  lunch: 'Lunch',
-  dinner: 'Dinner',
-  drinks: 'Drinks',
-  spare: 'In reserve',
-};
 
 interface Props {
   menu: DayMenu;

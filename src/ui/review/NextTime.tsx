@@ -83,7 +83,7 @@ export function NextTime({
                       }}
                       disabled={!understand(what)?.kind}
                     >
-                      Add to the kit<span className="visually-hidden">: {what}</span>
+                      Add to the kit<span className="visually-hidden"> {what}</span>
                     </Button>
                   )}
                 </li>

@@ -96,7 +96,7 @@ export function LogButtons({ plan, food, onLog }: Props) {
   };
   return (
     <>
-      <div className={styles.buttons} role="group" aria-label="What happened">
+      <div className={styles.buttons} data-open={open ?? undefined} role="group" aria-label="What happened">
         {FIRST.map(([what, label]) => (
           <Button
             key={what}

@@ -38,7 +38,7 @@ export function LogList({ plan, lines, onStrike }: Props) {
                 {line.alongM !== null && <span className="quiet">, at {format.distance(line.alongM)}</span>}
               </span>
               <Button size="compact-sm" variant="subtle" color="gray" onClick={() => onStrike(line.id)}>
-                Strike out<span className="visually-hidden">: {logWords(line, plan, format)}</span>
+                Strike out<span className="visually-hidden"> {logWords(line, plan, format)}</span>
               </Button>
             </li>
           ))}

@@ -5,6 +5,7 @@ import { useMemo, useState } from 'react';
 import { movesOnTheWay } from '@/core/advice/movesOnTheWay';
 import { logOf } from '@/core/entries/entry';
 import { todayOf } from '@/core/explain/today';
+import { SLOT_WORDS } from '@/core/food/pantry';
 import { rideOf } from '@/core/facts/ride';
 import { nearestOnLine } from '@/core/trip/route/geo';
 import { clock, duration } from '@/core/units/format';
@@ -154,7 +155,7 @@ export function RideStage() {
             <ul className={styles.next}>
               {today.food.map(({ entry, thing, index }) => (
                 <li key={index}>
-                  {entry.slot}: {entry.portions > 1 && `${entry.portions} × `}
+                  {SLOT_WORDS[entry.slot]}: {entry.portions > 1 && `${entry.portions} × `}
                   {thing.name}
                 </li>
               ))}
