@@ -1,4 +1,4 @@
-// npm run -s plan -- [--load] [--pack] [--seed N] FILE.json: a plan judged without a browser, as JSON.
+// npm run -s plan -- [--menu] [--load] [--pack] [--seed N] FILE.json: a plan judged without a browser, as JSON.
 import { readFileSync, statSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { parsePlanFile } from '@/core/formats/planFile';
@@ -14,22 +14,26 @@ import { report } from '@/core/evaluation/report';
 import { enoughReport } from '@/core/explain/enoughReport';
 import { provisionsReport } from '@/core/explain/provisionsReport';
 import { formatterFor } from '@/core/units/format';
+import loadHighs from 'highs';
+import { menuEdit, menuProblem } from '@/core/commands/menu';
+import { solveMenu, type Solver } from '@/core/menu/solveMenu';
 import { exitOn, Plain } from './lib/say';
 
-function main(): void {
+async function main(): Promise<void> {
   const { values, positionals } = parseArgs({
     allowPositionals: true,
     options: {
       load: { type: 'boolean', default: false },
       pack: { type: 'boolean', default: false },
+      menu: { type: 'boolean', default: false },
       seed: { type: 'string', default: '1' },
     },
   });
   const file = positionals[0];
   if (!file || positionals.length > 1) {
-    throw new Plain('Usage: npm run -s plan -- [--load] [--pack] [--seed N] FILE.json');
+    throw new Plain('Usage: npm run -s plan -- [--menu] [--load] [--pack] [--seed N] FILE.json');
   }
-  const plan = readPlanFile(file);
+  const { plan, menu } = await withMenu(readPlanFile(file), values.menu);
   // How each bag is packed, step by step, where that is asked for.
   const steps = (loaded: Plan) => (values.pack ? { pack: packSteps(factsOf(loaded)) } : {});
   const judged = (of: Plan) => {
@@ -41,7 +45,7 @@ function main(): void {
       provisions: provisionsReport(evaluation, format),
     };
   };
-  if (!values.load) return print({ ...judged(plan), ...steps(plan) });
+  if (!values.load) return print({ ...judged(plan), ...menu, ...steps(plan) });
 
   const obstacle = cannotLoad(plan);
   if (obstacle) throw new Plain(obstacle);
@@ -51,10 +55,28 @@ function main(): void {
   const { edit: _edit, ...loader } = proposal;
   print({
     ...judged(applied.value.plan),
+    ...menu,
     placement: applied.value.plan.load,
     loader,
     ...steps(applied.value.plan),
   });
+}
+
+/** The plan with its menu filled from the kit and the pantry, and how good that is; as it was where that is not asked for. */
+async function withMenu(plan: Plan, isAsked: boolean): Promise<{ plan: Plan; menu: object }> {
+  if (!isAsked) return { plan, menu: {} };
+  const facts = evaluate(plan);
+  const { solve } = await loadHighs();
+  const found = solveMenu(menuProblem(facts, true), solve as unknown as Solver);
+  if (!found) throw new Plain('No menu was found: nothing that may be eaten is left to choose from.');
+  let count = 0;
+  const filled = applyEdit(
+    plan,
+    menuEdit(facts, found.portions, () => `food-${(count += 1)}`),
+  );
+  if (!filled.ok) throw new Plain(filled.error);
+  const { isProven, gap, givenUp } = found;
+  return { plan: filled.value.plan, menu: { menuFound: { isProven, gap, givenUp } } };
 }
 
 function readPlanFile(file: string) {
@@ -79,8 +101,4 @@ function readPlanFile(file: string) {
 
 const print = (value: unknown): void => void process.stdout.write(`${JSON.stringify(value, null, 2)}\n`);
 
-try {
-  main();
-} catch (error) {
-  exitOn(error);
-}
+main().catch(exitOn);

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { entrySchema, packedThings, type Entry } from './entry';
+import { entrySchema, logOf, packedThings, reviewAnswers, type Entry } from './entry';
 
 const tick = (n: number, thingId: string, packed: boolean, id = `e${n}`): Entry => ({
   id,
@@ -41,3 +41,39 @@ test.each([{ at: 'yesterday' }, { kind: 'eaten' }, { thingId: 'not an id' }, { p
   'an entry with %j is none',
   (change) => expect(entrySchema.safeParse({ ...tick(1, 'mug', true), ...change }).success).toBe(false),
 );
+
+test('two phones answer differently: the later answer counts, in whatever order they arrive; a line struck out on one is out on both', () => {
+  const answer = (n: number, given: 'used' | 'unused'): Entry => ({
+    id: `a${n}`,
+    at: new Date(Date.UTC(2027, 3, 19, 6, n)).toISOString(),
+    kind: 'reviewed',
+    thingId: 'mug',
+    answer: given,
+  });
+  const both = [answer(2, 'unused'), answer(1, 'used')];
+  expect(reviewAnswers(both).get('mug')).toBe('unused');
+  expect(reviewAnswers([...both].reverse()).get('mug')).toBe('unused');
+  const drank: Entry = entrySchema.parse({
+    id: 'l1',
+    at: '2027-04-16T10:00:00.000Z',
+    kind: 'logged',
+    what: 'drank',
+    day: 1,
+    amount: 750,
+  });
+  const struck: Entry = { id: 's', at: '2027-04-16T09:00:00.000Z', kind: 'struck', entryId: 'l1' };
+  expect(logOf([drank])).toHaveLength(1);
+  // The other phone's clock is behind: what is struck out stays so.
+  expect(logOf([struck, drank])).toEqual([]);
+});
+
+test.each([
+  [{ day: 0 }, 'The first day is 1.'],
+  [{ amount: -5 }, 'Not below 0.'],
+  [{ amount: 4e7 }, 'Far too much; check the unit.'],
+  [{ note: 'two\nlines' }, 'One line of plain text.'],
+])('a log line with %j is refused with a sentence', (change, message) => {
+  const line = { id: 'l', at: '2027-04-16T10:00:00.000Z', kind: 'logged', what: 'drank', day: 1, ...change };
+  const read = entrySchema.safeParse(line);
+  expect(read.success ? '' : JSON.stringify(read.error.issues)).toContain(message);
+});

@@ -1,4 +1,5 @@
 import { enoughOf } from '@/core/enough/enough';
+import { movesOnTheWay } from '@/core/advice/movesOnTheWay';
 import { onTheWay, worstMoments } from '@/core/checks/onTheWay';
 import { conditionsOf } from '@/core/facts/conditions';
 import type { Facts } from '@/core/facts/facts';
@@ -67,6 +68,10 @@ export function provisionsReport(facts: Facts, format: Formatter) {
       tailMomentKgM: at.handling && round(at.handling.tailMomentKgM, 2),
       freeMl: round(at.totals.capacityMl - at.totals.usedMl),
       findings: findings.map(({ severity, message }) => ({ severity, message })),
+    })),
+    moves: movesOnTheWay(facts).map(({ moment, moves }) => ({
+      moment: moment.label,
+      moves: moves.map(({ words, why, cost }) => ({ words, why, cost })),
     })),
     worstMoments: worstMoments(moments).map(({ what, at, value, limit, unit }) => ({
       what,

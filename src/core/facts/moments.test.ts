@@ -3,6 +3,8 @@ import { menuEdit, menuProblem, openShops } from '@/core/commands/menu';
 import { demoPlan } from '@/core/demo/plan';
 import { evaluate, evaluateAt } from '@/core/evaluation/evaluate';
 import { onTheWay, worstMoments } from '@/core/checks/onTheWay';
+import { ALLERGENS } from '@/core/food/pantry';
+import { specsSchema } from '@/core/kit/thing';
 import { emptyPlan, type Plan } from '@/core/plan/plan';
 import { applyEdit } from '@/core/plan/apply';
 import { formatterFor } from '@/core/units/format';
@@ -233,4 +235,48 @@ test('no stove, a diet, and food that spoils are said', () => {
   expect(messages({ dayMaximumC: 32, weather: null }, cheese).join()).toMatch(
     /This may spoil before you eat it: Hard cheese/,
   );
+});
+
+test('bad input keeps what is there and says what is wrong', () => {
+  const wrong = (specs: object) => {
+    const read = specsSchema.safeParse(specs);
+    return read.success ? null : read.error.issues[0]!.message;
+  };
+  expect(wrong({ kJPer100G: 0 })).toBe('At least 10 kJ per 100 g.');
+  expect(wrong({ kJPer100G: 6000 })).toBe('At most 3800 kJ per 100 g; check the unit.');
+  expect(wrong({ kJPer100G: 1850 })).toBeNull();
+  const refused = applyEdit(demo, {
+    kind: 'set trip',
+    patch: { menu: [{ ...demo.trip.menu[0]!, portions: 0 }] },
+  });
+  expect(refused.ok ? '' : refused.error).toBe('At least 1.');
+  // No vessel at all: said by how much it is short, and the moments still stand.
+  const dry: Plan = { ...demo, things: demo.things.filter(({ system }) => system !== 'water') };
+  expect(momentsOf(evaluate(dry)).every(({ waterMl }) => waterMl === null)).toBe(true);
+  // A day trip has one day, with a lunch and nothing cooked.
+  const day: Plan = { ...demo, trip: { ...demo.trip, nights: 0 } };
+  expect(menuProblem(evaluate(day), true).days).toHaveLength(1);
+  expect(
+    momentsOf(evaluate(day))
+      .map(({ kind }) => kind)
+      .at(-1),
+  ).toBe('end');
+  // A diet that leaves nothing leaves no candidate.
+  const nothing: Plan = {
+    ...demo,
+    things: demo.things.filter(({ system }) => system !== 'food'),
+    trip: { ...demo.trip, eating: { ...demo.trip.eating, diet: 'vegan', avoids: [...ALLERGENS] }, menu: [] },
+  };
+  expect(menuProblem(evaluate(nothing), false).candidates).toEqual([]);
+  // A shop that never opens is no shop.
+  const shut: Plan = {
+    ...demo,
+    route: {
+      ...demo.route!,
+      places: demo.route!.places.map((place) =>
+        place.kind === 'shop' ? { ...place, hours: { text: 'off', open: [], varies: false } } : place,
+      ),
+    },
+  };
+  expect(openShops(evaluate(shut))).toEqual([]);
 });

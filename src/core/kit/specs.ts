@@ -1,3 +1,4 @@
+import { pantryFood } from '@/core/food/pantry';
 import { kindOf } from './kinds/kinds';
 import type { OwnedThing, Specs } from './thing';
 
@@ -61,6 +62,11 @@ export function specOf(thing: OwnedThing, spec: keyof Specs): number | null {
     return Math.max(0, thing.massG - tareG);
   const own = thing.specs[spec];
   if (own !== undefined) return own;
+  // A pantry food has the figures of the pantry.
+  const stored = pantryFood(thing.kind);
+  if (stored && (spec === 'kJPer100G' || spec === 'carbPer100G' || spec === 'proteinPer100G'))
+    return stored[spec];
+  if (stored && (spec === 'boilMl' || spec === 'keepsDays')) return stored[spec];
   const kind = kindOf(thing.kind);
   if (!kind) return null;
   const { size } = kind;

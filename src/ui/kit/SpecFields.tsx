@@ -3,7 +3,7 @@
 import { TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { specOf } from '@/core/kit/specs';
-import type { OwnedThing, Specs } from '@/core/kit/thing';
+import { specsSchema, type OwnedThing, type Specs } from '@/core/kit/thing';
 import { purposesOf } from '@/core/needs/purposes';
 import { plainText } from '@/core/units/text';
 import { readNumber } from '@/core/units/parse';
@@ -22,6 +22,16 @@ const FIELDS: readonly (readonly [spec: keyof Specs, label: string, purposes: re
   ['panelW', 'Rated power, W', ['charge']],
 ];
 
+/** Of a food, as its label has them. */
+const FOOD_FIELDS: readonly (readonly [spec: keyof Specs, label: string])[] = [
+  ['portions', 'Portions in one piece'],
+  ['kJPer100G', 'Energy, kJ per 100 g'],
+  ['carbPer100G', 'Carbohydrate, g per 100 g'],
+  ['proteinPer100G', 'Protein, g per 100 g'],
+  ['boilMl', 'Water to boil for a portion, ml'],
+  ['keepsDays', 'Keeps at 20 °C, days'],
+];
+
 interface Props {
   thing: OwnedThing;
   onChange: (patch: Partial<Omit<OwnedThing, 'id'>>) => void;
@@ -34,6 +44,7 @@ export function SpecFields({ thing, onChange }: Props) {
   const shown = [
     ...FIELDS.filter(([, , of]) => of.some((purpose) => purposes.includes(purpose))),
     ...(isClothing ? [['clo', 'Insulation, clo', []] as const] : []),
+    ...(thing.system === 'food' ? FOOD_FIELDS : []),
     ...(thing.system === 'electronics' ? [['drawWhPerDay', 'Uses in a day, Wh', []] as const] : []),
   ];
   return (
@@ -70,6 +81,8 @@ export function SpecFields({ thing, onChange }: Props) {
               }
               const number = readNumber(text.trim());
               if (number === null) return 'Write a number.';
+              const fits = specsSchema.shape[spec].safeParse(number);
+              if (!fits.success) return fits.error.issues[0]!.message;
               onChange({ specs: { ...others, [spec]: number } });
               return null;
             }}

@@ -25,7 +25,7 @@ export function Learned({ rates, sways }: { rates: readonly Rate[]; sways: reado
   const two = (value: number) => value.toFixed(2);
   return (
     <div className={styles.parts}>
-      <section className={styles.part} aria-label="Rates">
+      <section className={`${styles.part} ${styles.wide}`} aria-label="Rates">
         <h2>Rates</h2>
         <table className={styles.table}>
           <thead>

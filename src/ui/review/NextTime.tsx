@@ -2,6 +2,7 @@ import { Button } from '@mantine/core';
 import { useMemo } from 'react';
 import type { ThingHistory } from '@/core/learning/ridden';
 import { nextTime, type Advice } from '@/core/learning/nextTime';
+import { kindOf } from '@/core/kit/kinds/kinds';
 import { understand } from '@/core/kit/kinds/understand';
 import { thingOfKind } from '@/core/kit/kinds/newThing';
 import { usePlan, useSaving } from '@/ui/plan/PlanProvider';
@@ -26,6 +27,13 @@ export function NextTime({
   const { departedAt } = useSaving();
   const { plan } = draft;
   const advice = useMemo(() => nextTime(plan, histories, missed), [plan, histories, missed]);
+  const add = (name: string) => {
+    const { kind, ...understood } = understand(name);
+    // What is not known by name is taken as big as a fist until its rider says more.
+    const known = kind ?? kindOf('something-fist')!;
+    const thing = thingOfKind(crypto.randomUUID(), known, understood);
+    store.edit({ kind: 'put things', things: [{ ...thing, name, toGet: true }] });
+  };
   const home = new Set(evaluation.home.map(({ id }) => id));
   if (advice.length === 0)
     return (
@@ -64,25 +72,7 @@ export function NextTime({
                     </Button>
                   )}
                   {!departedAt && kind === 'take' && (
-                    <Button
-                      size="compact-sm"
-                      variant="default"
-                      onClick={() => {
-                        const found = understand(what);
-                        if (found?.kind)
-                          store.edit({
-                            kind: 'put things',
-                            things: [
-                              {
-                                ...thingOfKind(crypto.randomUUID(), found.kind, found),
-                                name: what,
-                                toGet: true,
-                              },
-                            ],
-                          });
-                      }}
-                      disabled={!understand(what)?.kind}
-                    >
+                    <Button size="compact-sm" variant="default" onClick={() => add(what)}>
                       Add to the kit<span className="visually-hidden"> {what}</span>
                     </Button>
                   )}
