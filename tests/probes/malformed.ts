@@ -60,6 +60,7 @@ export const routes = (tripId: string): [method: string, path: string, body: unk
   ['POST', `/api/trips/${tripId}/changes`, { revision: 0, change: { id: 'c', op: 'undo' } }],
   ['POST', '/api/weather', { days: [{ lat: 45, lon: -30, date: '2027-04-16' }] }],
   ['GET', '/api/inventory', undefined],
+  ['GET', '/api/learned', undefined],
   ['POST', '/api/inventory', { things: demoPlan().things.slice(0, 2).map(ownedOf) }],
   [
     'PATCH',

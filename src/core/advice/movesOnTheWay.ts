@@ -24,9 +24,8 @@ const HAND_TO_HAND = 0.5;
 const OPENED_AT_CAMP = 1.5;
 
 /**
- * What to move at each stop, evening and morning, and why: the day's food for riding into the bags within reach, each portion only where it is
- * not within reach already; the shelter, packed wet, away from what must stay dry; and the stove things out for the evening. Whole things keep
- * their bags: what the load plans for stays as it was planned.
+ * What to move each morning, and why: the day's food for riding into bags within reach, where it is not there already, and the shelter, packed
+ * wet, away from what must stay dry. Told, not made: each thing keeps the bag that the load plans for it.
  *
  * @param start facts of setting out
  */

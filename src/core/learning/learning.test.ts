@@ -5,6 +5,11 @@ import { evaluate } from '@/core/evaluation/evaluate';
 import { movesOnTheWay } from '@/core/advice/movesOnTheWay';
 import { todayOf } from '@/core/explain/today';
 import { formatterFor } from '@/core/units/format';
+import { enoughOf } from '@/core/enough/enough';
+import { worthLeaving } from '@/core/needs/leave';
+import { learnedChance, needId, regrets, type Regret } from '@/core/needs/met';
+import type { NeedRule } from '@/core/needs/table';
+import { calledFor } from './calledFor';
 import { doubtOf, logWords } from './logWords';
 import { likelyAnswers, nextTime } from './nextTime';
 import { normalMean } from './normalMean';
@@ -140,3 +145,23 @@ test('the day’s food for riding goes to where it is reached, and no further', 
   expect(new Set(moves.map(({ id }) => id)).size).toBe(moves.length);
 });
 const LAY_SEAT = 'seat-pack-main';
+
+test('needs that trips never called for weigh less, and the worked example of methods 15', () => {
+  const counts = calledFor(trips);
+  expect(counts['first aid']).toEqual({ called: 0, trips: 2 });
+  expect(counts['sleep warm']).toEqual({ called: 2, trips: 2 });
+  expect(calledFor([])).toEqual({});
+  const { needs, taken } = enoughOf(evaluate(demoPlan()));
+  const chanceOf = (rule: NeedRule) => {
+    const { called, trips: n } = counts[needId(rule)] ?? { called: 0, trips: 0 };
+    return learnedChance(rule.chance, called, n);
+  };
+  const of = (list: Regret[], name: string) => list.find(({ thing }) => thing.name === name)!.regret;
+  const [before, after] = [regrets(needs, taken), regrets(needs, taken, chanceOf)];
+  expect(of(after, 'First aid pouch')).toBeLessThan(of(before, 'First aid pouch'));
+  expect(of(after, 'First aid pouch')).toBeGreaterThan(0);
+  // Little regret never offers what is for danger.
+  expect(worthLeaving(needs, taken, chanceOf).map(({ thing }) => thing.name)).not.toContain(
+    'First aid pouch',
+  );
+});

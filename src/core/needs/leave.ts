@@ -1,6 +1,7 @@
 import { thingMassG, thingVolumeMl, type Thing } from '@/core/kit/thing';
 import { regrets, type NeedMet, type Regret } from './met';
 import { purposesOf } from './purposes';
+import type { NeedRule } from './table';
 
 /** A thing that serves so much is not offered. */
 const LITTLE_REGRET = 1.5;
@@ -19,9 +20,15 @@ const G_PER_L = 250;
 /**
  * What could be left at home: things of little regret, those first that free the most mass and room for it (methods, section 15). Never
  * one whose lack is a danger, one that the rider marked as a must, food, or a piece of clothing that does a job of its own.
+ *
+ * @param chanceOf how likely a need is called for, as the rider's own trips show
  */
-export const worthLeaving = (needs: readonly NeedMet[], taken: readonly Thing[]): Regret[] =>
-  regrets(needs, taken)
+export const worthLeaving = (
+  needs: readonly NeedMet[],
+  taken: readonly Thing[],
+  chanceOf?: (rule: NeedRule) => number,
+): Regret[] =>
+  regrets(needs, taken, chanceOf)
     .filter(
       ({ thing, regret, isDangerous, only, others }) =>
         thing.carry === 'bike' &&

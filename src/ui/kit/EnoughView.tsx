@@ -1,7 +1,10 @@
 'use client';
 
 import { Button, Checkbox } from '@mantine/core';
-import { useMemo } from 'react';
+import { useEffect, useMemo, useState } from 'react';
+import type { CalledFor } from '@/core/learning/calledFor';
+import type { ThingHistory } from '@/core/learning/ridden';
+import { learnedChance, needId } from '@/core/needs/met';
 import { enoughOf } from '@/core/enough/enough';
 import { panelsOf, type Panel } from '@/core/explain/panels';
 import { thingMassG, thingVolumeMl } from '@/core/kit/thing';
@@ -99,11 +102,43 @@ function PanelSection({ panel }: { panel: Panel }) {
   );
 }
 
+interface Learned {
+  calledFor: CalledFor;
+  histories: readonly ThingHistory[];
+}
+const NOTHING: Learned = { calledFor: {}, histories: [] };
+
+/** What the rider's own trips say; nothing until it is here, and nothing without a network. */
+function useLearned(): Learned {
+  const [learned, setLearned] = useState(NOTHING);
+  useEffect(() => {
+    const controller = new AbortController();
+    fetch('/api/learned', { signal: controller.signal })
+      .then(async (response) => response.ok && setLearned((await response.json()) as Learned))
+      .catch(() => undefined);
+    return () => controller.abort();
+  }, []);
+  return learned;
+}
+
+const unusedWords = (history: ThingHistory | undefined): string =>
+  history && history.used === 0
+    ? ` Unused on ${history.trips === 1 ? 'your last trip' : `${history.trips} trips of ${history.trips}`}.`
+    : '';
+
 /** What would be missed least for the room and mass that it frees; nothing whose lack is a danger. */
 function Leave() {
   const { evaluation, store, format } = usePlan();
   const { needs, taken, isJudged } = enoughOf(evaluation);
-  const found = useMemo(() => worthLeaving(needs, taken).slice(0, TOLD), [needs, taken]);
+  const { calledFor, histories } = useLearned();
+  const found = useMemo(
+    () =>
+      worthLeaving(needs, taken, (rule) => {
+        const { called, trips } = calledFor[needId(rule)] ?? { called: 0, trips: 0 };
+        return learnedChance(rule.chance, called, trips);
+      }).slice(0, TOLD),
+    [needs, taken, calledFor],
+  );
   if (!isJudged || found.length === 0)
     return <p className="quiet">Nothing stands out that you would not miss.</p>;
   return (
@@ -128,6 +163,7 @@ function Leave() {
                     : thing.system === 'luxuries'
                       ? 'A luxury.'
                       : 'No need of this trip asks for it.'}
+                {unusedWords(histories.find(({ thingId }) => thingId === thing.id))}
               </span>
             </span>
             <Button

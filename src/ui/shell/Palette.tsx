@@ -13,7 +13,7 @@ import { whereIn } from '@/core/plan/where';
 import { useLoader } from '@/ui/load/LoaderProvider';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import { useSelection } from '@/ui/shared/SelectionProvider';
-import { STAGE_NAMES } from './StageBand';
+import { AFTER, STAGE_NAMES } from './StageBand';
 
 /** Finds any thing, bag, stage or command by a few letters. */
 export function Palette({ onClose, onKeys }: { onClose: () => void; onKeys: () => void }) {
@@ -40,9 +40,12 @@ export function Palette({ onClose, onKeys }: { onClose: () => void; onKeys: () =
   const groups: SpotlightActionGroupData[] = [
     {
       group: 'Stages',
-      actions: evaluation.stages.map(({ stage, fact }) =>
-        action(`stage-${stage}`, STAGE_NAMES[stage], () => go(stage), fact),
-      ),
+      actions: [
+        ...evaluation.stages.map(({ stage, fact }) =>
+          action(`stage-${stage}`, STAGE_NAMES[stage], () => go(stage), fact),
+        ),
+        ...AFTER.map(({ path, name, fact }) => action(`stage-${path}`, name, () => go(path), fact)),
+      ],
     },
     {
       group: 'Commands',

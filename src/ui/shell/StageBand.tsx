@@ -21,7 +21,7 @@ export const STAGE_NAMES: Record<Stage, string> = {
 };
 
 /** What comes after planning: nothing is judged there. */
-const AFTER = [
+export const AFTER = [
   { path: 'pack', name: 'Pack', fact: 'step by step' },
   { path: 'ride', name: 'Ride', fact: 'today, and the log' },
   { path: 'review', name: 'Review', fact: 'what you learned' },
