@@ -55,7 +55,7 @@ export interface WorstMoment {
   unit: 'g' | 'share' | 'kg·m';
 }
 
-/** Each limit of the load at its own worst moment, the tightest first. */
+/** Each limit of the load at its own worst moment: the whole bike, each bag by mass and by room, and the sway behind. */
 export function worstMoments(all: readonly AtMoment[]): WorstMoment[] {
   const found: WorstMoment[] = [];
   const worst = (
