@@ -1,4 +1,4 @@
-import { toolsNamed, toolsNeeded } from '@/core/bike/bolts';
+import { toolsNamed, toolsNeeded, type Tool } from '@/core/bike/bolts';
 import { enoughOf } from '@/core/enough/enough';
 import type { OwnedThing } from '@/core/kit/thing';
 import { purposesOf } from '@/core/needs/purposes';
@@ -7,10 +7,17 @@ import { listed, type Check } from './finding';
 /** What such a tool usually has; a rider who looks may write other sizes among what it is for. */
 const USUAL: Readonly<Record<string, string>> = { 'multi-tool': 'hex 2–6, T25', 'allen-keys': 'hex 2–6' };
 
-const toolsOf = (thing: OwnedThing) => {
-  const named = toolsNamed(purposesOf(thing).join(', '));
-  return named.length > 0 ? named : toolsNamed(USUAL[thing.kind ?? ''] ?? '');
-};
+/** Read once: a kit has a hundred things, and few of them change at an edit. */
+const known = new WeakMap<OwnedThing, readonly Tool[]>();
+
+function toolsOf(thing: OwnedThing): readonly Tool[] {
+  let tools = known.get(thing);
+  if (!tools) {
+    const named = toolsNamed(purposesOf(thing).join(', '));
+    known.set(thing, (tools = named.length > 0 ? named : toolsNamed(USUAL[thing.kind ?? ''] ?? '')));
+  }
+  return tools;
+}
 
 /** A bolt of this bike that no tool taken turns. Says nothing while no tool's sizes are known. */
 export const boltsTurned: Check = {

@@ -66,7 +66,7 @@ export function WaterStrip({
       {days.slice(0, -1).map(({ toM, day }) => (
         <g key={day}>
           <line x1={x(toM)} x2={x(toM)} y1={TOP} y2={y(0)} stroke="var(--line-strong)" />
-          <text x={x(toM) + 4} y={TOP - 2} fontSize="12" fill="var(--ink-soft)">
+          <text x={x(toM) + 4} y={HEIGHT - 10} fontSize="12" fill="var(--ink-soft)">
             night {day}
           </text>
         </g>

@@ -1,6 +1,6 @@
 import { Button } from '@mantine/core';
 import { swayLimit, type Rate, type SwayFound } from '@/core/learning/ridden';
-import { usePlan } from '@/ui/plan/PlanProvider';
+import { usePlan, useSaving } from '@/ui/plan/PlanProvider';
 import styles from './Review.module.css';
 
 const NAMES: Record<Rate['rate'], string> = {
@@ -14,6 +14,8 @@ const trips = (n: number) => (n === 1 ? '1 trip' : `${n} trips`);
 /** Rates and limits from the log, each with its spread and the number of trips; used from the next plan on, where the rider says so. */
 export function Learned({ rates, sways }: { rates: readonly Rate[]; sways: readonly SwayFound[] }) {
   const { draft, store, format } = usePlan();
+  // A trip that has set out stays as it was; the next one takes over what it taught.
+  const isPlanned = useSaving().departedAt === null;
   const { rider, bags } = draft.plan;
   const used = (rate: Rate): number | null =>
     rate.rate === 'drinking' ? rider.drinkLPerH : rate.rate === 'pace' ? rider.paceShare : null;
@@ -72,10 +74,14 @@ export function Learned({ rates, sways }: { rates: readonly Rate[]; sways: reado
                     ) : now !== null ? (
                       <>
                         planned with {two(now)}{' '}
-                        <Button size="compact-xs" variant="default" onClick={() => use(rate, null)}>
-                          Use the usual<span className="visually-hidden"> for {NAMES[rate.rate]}</span>
-                        </Button>
+                        {isPlanned && (
+                          <Button size="compact-xs" variant="default" onClick={() => use(rate, null)}>
+                            Use the usual<span className="visually-hidden"> for {NAMES[rate.rate]}</span>
+                          </Button>
+                        )}
                       </>
+                    ) : !isPlanned ? (
+                      <span className="quiet">take it over in your next plan</span>
                     ) : rate.seen.length > 0 ? (
                       <Button size="compact-xs" variant="default" onClick={() => use(rate, learned)}>
                         Plan with {two(rate.learned.value)}
@@ -114,7 +120,7 @@ export function Learned({ rates, sways }: { rates: readonly Rate[]; sways: reado
                   {found.swayedKgM === null
                     ? `calm with up to ${format.moment(found.calmKgM!)} on ${trips(found.trips)}.`
                     : `swayed with ${format.moment(found.swayedKgM)}${found.calmKgM === null ? '' : `, calm with ${format.moment(found.calmKgM)}`}.`}{' '}
-                  {limit !== null && bag && !isUsed && (
+                  {isPlanned && limit !== null && bag && !isUsed && (
                     <Button
                       size="compact-xs"
                       variant="default"
@@ -134,6 +140,7 @@ export function Learned({ rates, sways }: { rates: readonly Rate[]; sways: reado
                       <Button
                         size="compact-xs"
                         variant="default"
+                        disabled={!isPlanned}
                         onClick={() =>
                           store.edit({
                             kind: 'change bags',
