@@ -45,7 +45,9 @@ withApp(async ({ url }) => {
   const state = await first.context().storageState();
   for (const path of [
     '/',
-    ...['trip', 'bike', 'kit', 'load', 'pack'].map((stage) => `/trips/${DEMO_TRIP_ID}/${stage}`),
+    ...['trip', 'bike', 'kit', 'provisions', 'load', 'pack', 'ride', 'review'].map(
+      (stage) => `/trips/${DEMO_TRIP_ID}/${stage}`,
+    ),
   ]) {
     // Three first loads, each in a browser profile of its own; the middle one counts.
     const runs: Measured[] = [];

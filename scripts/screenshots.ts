@@ -62,7 +62,7 @@ withApp(async ({ url }) => {
   await desk.getByText('Load on the way', { exact: true }).click();
   await desk.getByRole('table', { name: 'Load at each moment' }).waitFor();
   await shoot(desk, 'on-the-way');
-  await visitPage(desk, `${url}/trips/plateau-loop-in-june/review`);
+  await visit(desk, 'review');
   await desk.getByText('What you learned', { exact: true }).click();
   await desk.getByRole('region', { name: 'Rates' }).waitFor();
   await shoot(desk, 'review');
