@@ -12,6 +12,7 @@ import { usePlan } from '@/ui/plan/PlanProvider';
 import { Choice } from '@/ui/shared/Choice';
 import { CountField } from '@/ui/shared/CountField';
 import type { MenuWorker } from '@/workers/menu.worker';
+import stage from '@/ui/shared/stage.module.css';
 import styles from './Provisions.module.css';
 
 type State =
@@ -70,7 +71,7 @@ export function FillMenu() {
   };
 
   return (
-    <section className={styles.aside} aria-label="Fill the menu">
+    <section className={stage.aside} aria-label="Fill the menu">
       <Choice
         label="You eat"
         value={trip.cooking}

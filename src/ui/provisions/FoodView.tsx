@@ -18,6 +18,7 @@ import { usePlan } from '@/ui/plan/PlanProvider';
 import { Button } from '@mantine/core';
 import { DayColumn } from './DayColumn';
 import { FillMenu } from './FillMenu';
+import stage from '@/ui/shared/stage.module.css';
 import styles from './Provisions.module.css';
 
 /** The menu by day and meal, against what each day asks for. */
@@ -45,7 +46,7 @@ export function FoodView() {
   const spare = menu.spare.filter(({ thing }) => (portionOf(thing)?.energyKJ ?? 0) > 100);
   const leave = useMemo(() => leaveSpareFood(evaluation), [evaluation]);
   return (
-    <div className={styles.split}>
+    <div className={stage.split}>
       <DndContext sensors={sensors} onDragEnd={drop}>
         <div className={styles.days}>
           {menu.days.map((day) => (
@@ -66,7 +67,7 @@ export function FoodView() {
           ))}
         </div>
       </DndContext>
-      <aside className={styles.aside} aria-label="Menu">
+      <aside className={stage.aside} aria-label="Menu">
         <FillMenu />
         {spare.length > 0 && (
           <section>

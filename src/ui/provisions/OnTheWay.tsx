@@ -19,6 +19,7 @@ import { onTheWay, worstMoments, type AtMoment, type WorstMoment } from '@/core/
 import { clock, type Formatter } from '@/core/units/format';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import { Verdict } from '@/ui/shared/Verdict';
+import stage from '@/ui/shared/stage.module.css';
 import styles from './Provisions.module.css';
 
 Chart.register(CategoryScale, LinearScale, LineController, LineElement, PointElement, Legend, Tooltip);
@@ -35,10 +36,10 @@ export function OnTheWay() {
   const all = useMemo(() => onTheWay(evaluation, format), [evaluation, format]);
   const worst = useMemo(() => worstMoments(all), [all]);
   return (
-    <div className={styles.parts}>
-      <section className={`${styles.part} ${styles.wide}`} aria-label="Load over the trip">
+    <div className={stage.parts}>
+      <section className={`${stage.part} ${stage.wide}`} aria-label="Load over the trip">
         <LoadChart all={all} />
-        <table className={styles.table} aria-label="Load at each moment">
+        <table className={stage.table} aria-label="Load at each moment">
           <thead>
             <tr>
               <th scope="col">Moment</th>
@@ -88,9 +89,9 @@ export function OnTheWay() {
           </tbody>
         </table>
       </section>
-      <section className={styles.part} aria-label="Worst moments">
+      <section className={stage.part} aria-label="Worst moments">
         <h2>Each limit at its worst moment</h2>
-        <table className={styles.table}>
+        <table className={stage.table}>
           <tbody>
             {worst
               .filter(({ unit }) => unit !== 'share')
@@ -107,9 +108,9 @@ export function OnTheWay() {
           </tbody>
         </table>
       </section>
-      <section className={styles.part} aria-label="How full">
+      <section className={stage.part} aria-label="How full">
         <h2>How full, at the fullest</h2>
-        <table className={styles.table}>
+        <table className={stage.table}>
           <tbody>
             {worst
               .filter(({ unit }) => unit === 'share')
@@ -178,7 +179,7 @@ function LoadChart({ all }: { all: readonly AtMoment[] }) {
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the colours are those of the scheme
   }, [scheme]);
   return (
-    <div className={styles.chart}>
+    <div className={stage.chart}>
       <Line
         data={data}
         options={options}

@@ -9,12 +9,13 @@ import { rideOf } from '@/core/facts/ride';
 import { powerByDay } from '@/core/power/byDay';
 import { duration } from '@/core/units/format';
 import { usePlan } from '@/ui/plan/PlanProvider';
+import stage from '@/ui/shared/stage.module.css';
 import styles from './Provisions.module.css';
 
 /** Gas by boils, and charge day by day. */
 export function PowerView() {
   return (
-    <div className={styles.parts}>
+    <div className={stage.parts}>
       <Fuel />
       <Charge />
     </div>
@@ -27,7 +28,7 @@ function Fuel() {
   const menu = useMemo(() => menuOf(evaluation), [evaluation]);
   const mornings = momentsOf(evaluation).filter(({ kind }) => kind === 'morning');
   return (
-    <section className={styles.part} aria-label="Fuel">
+    <section className={stage.part} aria-label="Fuel">
       <h2>Fuel</h2>
       {draft.plan.trip.cooking !== 'stove' ? (
         <p>You take no stove on this trip.</p>
@@ -47,7 +48,7 @@ function Fuel() {
                 ? ', which is close.'
                 : ', which is not enough.'}
           </p>
-          <table className={styles.table}>
+          <table className={stage.table}>
             <thead>
               <tr>
                 <th scope="col">Camp</th>
@@ -98,7 +99,7 @@ function Charge() {
   }, [power, ride]);
   const wh = (value: number) => `${value.toFixed(1)} Wh`;
   return (
-    <section className={styles.part} aria-label="Power">
+    <section className={stage.part} aria-label="Power">
       <h2>Power</h2>
       {!power ? (
         <p className="quiet">Nothing in the kit is known to use charge, or the trip has no night.</p>
@@ -109,7 +110,7 @@ function Charge() {
               ? `The charge lasts; ${wh(days.at(-1)!.left)} ${days.at(-1)!.left === 0 ? 'are' : 'is'} left at the end.`
               : `The charge runs out on day ${days.find(({ emptyAfterH }) => emptyAfterH !== null)!.day}, after ${duration(3600 * days.find(({ emptyAfterH }) => emptyAfterH !== null)!.emptyAfterH!)} of riding.`}
           </p>
-          <table className={styles.table}>
+          <table className={stage.table}>
             <thead>
               <tr>
                 <th scope="col">Day</th>

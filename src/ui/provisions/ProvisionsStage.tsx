@@ -4,7 +4,7 @@ import { SegmentedControl } from '@mantine/core';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { FoodView } from './FoodView';
-import styles from './Provisions.module.css';
+import stage from '@/ui/shared/stage.module.css';
 
 const WaterView = dynamic(() => import('./WaterView').then((module) => module.WaterView), { ssr: false });
 const PowerView = dynamic(() => import('./PowerView').then((module) => module.PowerView), { ssr: false });
@@ -25,11 +25,11 @@ export function ProvisionsStage() {
   const [view, setView] = useState<View>('food');
   const { Part } = VIEWS[view];
   return (
-    <div className={styles.page}>
-      <header className={styles.header}>
+    <div className={stage.page}>
+      <header className={stage.header}>
         <h1>Provisions</h1>
         <SegmentedControl
-          className={styles.views}
+          className={stage.views}
           aria-label="What is shown"
           value={view}
           onChange={(next) => setView(next as View)}

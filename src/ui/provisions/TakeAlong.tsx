@@ -5,6 +5,7 @@ import { useMemo } from 'react';
 import { pageForHome, planByHour, shoppingLists } from '@/core/explain/takeAlong';
 import { clock } from '@/core/units/format';
 import { usePlan } from '@/ui/plan/PlanProvider';
+import stage from '@/ui/shared/stage.module.css';
 import styles from './Provisions.module.css';
 
 /** Shopping lists, the plan by hour, and a page for someone at home. */
@@ -24,8 +25,8 @@ export function TakeAlong() {
     </Button>
   );
   return (
-    <div className={styles.parts}>
-      <section className={styles.part} aria-label="Shopping">
+    <div className={stage.parts}>
+      <section className={stage.part} aria-label="Shopping">
         <h2>Shopping</h2>
         {lists.length === 0 ? (
           <p className="quiet">
@@ -51,7 +52,7 @@ export function TakeAlong() {
           </>
         )}
       </section>
-      <section className={styles.part} aria-label="By hour">
+      <section className={stage.part} aria-label="By hour">
         <h2>The plan by hour</h2>
         {hours === null ? (
           <p className="quiet">The plan has no hours without a first day and a route. Set both on Trip.</p>
@@ -71,7 +72,7 @@ export function TakeAlong() {
           </>
         )}
       </section>
-      <section className={styles.part} aria-label="For someone at home">
+      <section className={stage.part} aria-label="For someone at home">
         <h2>For someone at home</h2>
         {home.map((line, i) =>
           line.startsWith('# ') ? <h3 key={i}>{line.slice(2)}</h3> : <p key={i}>{line}</p>,

@@ -12,6 +12,7 @@ import { costWithAndWithout } from '@/core/water/alternatives';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import { Empty } from '@/ui/shared/States';
 import { WaterStrip } from './WaterStrip';
+import stage from '@/ui/shared/stage.module.css';
 import styles from './Provisions.module.css';
 
 /** Where to fill how much, and why. */
@@ -40,8 +41,8 @@ export function WaterView() {
   const carriedL = taken.reduce((sum, { quantity, waterMl }) => sum + quantity * waterMl, 0) / 1000;
   const fill = startL === null ? null : fillForStart(evaluation, Math.ceil(20 * startL) * 50);
   return (
-    <div className={styles.parts}>
-      <section className={`${styles.part} ${styles.wide}`} aria-label="Water plan">
+    <div className={stage.parts}>
+      <section className={`${stage.part} ${stage.wide}`} aria-label="Water plan">
         {plan.outcome.ok ? (
           <p className={styles.lead}>
             Set out with {litres(startL!)}
@@ -70,11 +71,11 @@ export function WaterView() {
           </p>
         )}
       </section>
-      <section className={styles.part} aria-label="Places to fill">
+      <section className={stage.part} aria-label="Places to fill">
         <h2>Places to fill</h2>
         <Sources plan={plan} />
       </section>
-      <section className={styles.part} aria-label="Water you cannot count on">
+      <section className={stage.part} aria-label="Water you cannot count on">
         <h2>Water you cannot count on</h2>
         {doubtful.length === 0 ? (
           <p className="quiet">No place of the route is marked as one that may be dry.</p>
@@ -110,7 +111,7 @@ function Sources({ plan }: { plan: WaterPlan }) {
   const more = (minutes: number) =>
     minutes === Infinity ? 'not possible' : `+${Math.round(minutes - best)} min`;
   return (
-    <table className={styles.table}>
+    <table className={stage.table}>
       <thead>
         <tr>
           <th scope="col">Place</th>

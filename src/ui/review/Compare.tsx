@@ -17,6 +17,7 @@ import { SYSTEMS } from '@/core/kit/thing';
 import { tripSummary, type TripSummary } from '@/core/learning/summary';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import { Choice } from '@/ui/shared/Choice';
+import stage from '@/ui/shared/stage.module.css';
 import styles from './Review.module.css';
 
 Chart.register(BarController, BarElement, CategoryScale, LinearScale, Legend);
@@ -74,8 +75,8 @@ export function Compare({ trips }: { trips: readonly TripSummary[] }) {
   );
   const list = (names: readonly string[]) => (names.length === 0 ? 'nothing' : names.join(', '));
   return (
-    <div className={styles.parts}>
-      <section className={styles.part} aria-label="Side by side">
+    <div className={stage.parts}>
+      <section className={stage.part} aria-label="Side by side">
         <div className={styles.row}>
           <Choice
             label="Compare with"
@@ -89,7 +90,7 @@ export function Compare({ trips }: { trips: readonly TripSummary[] }) {
           </Button>
         </div>
         {problem && <p role="alert">{problem}</p>}
-        <table className={styles.table}>
+        <table className={stage.table}>
           <thead>
             <tr>
               <th />
@@ -120,7 +121,7 @@ export function Compare({ trips }: { trips: readonly TripSummary[] }) {
           </tbody>
         </table>
       </section>
-      <section className={styles.part} aria-label="By system">
+      <section className={stage.part} aria-label="By system">
         <h2>Mass by system</h2>
         <BySystem trips={[own, other]} />
       </section>

@@ -1,7 +1,7 @@
 import { Button } from '@mantine/core';
 import { swayLimit, type Rate, type SwayFound } from '@/core/learning/ridden';
 import { usePlan, useSaving } from '@/ui/plan/PlanProvider';
-import styles from './Review.module.css';
+import stage from '@/ui/shared/stage.module.css';
 
 const NAMES: Record<Rate['rate'], string> = {
   drinking: 'Drinking',
@@ -26,10 +26,10 @@ export function Learned({ rates, sways }: { rates: readonly Rate[]; sways: reado
     });
   const two = (value: number) => value.toFixed(2);
   return (
-    <div className={styles.parts}>
-      <section className={`${styles.part} ${styles.wide}`} aria-label="Rates">
+    <div className={stage.parts}>
+      <section className={`${stage.part} ${stage.wide}`} aria-label="Rates">
         <h2>Rates</h2>
-        <table className={styles.table}>
+        <table className={stage.table}>
           <thead>
             <tr>
               <th scope="col">Rate</th>
@@ -101,7 +101,7 @@ export function Learned({ rates, sways }: { rates: readonly Rate[]; sways: reado
           and a trip that was ridden stays as it was.
         </p>
       </section>
-      <section className={styles.part} aria-label="Limits found">
+      <section className={stage.part} aria-label="Limits found">
         <h2>Limits found on the way</h2>
         {sways.length === 0 ? (
           <p className="quiet">

@@ -6,6 +6,7 @@ import { kindOf } from '@/core/kit/kinds/kinds';
 import { understand } from '@/core/kit/kinds/understand';
 import { thingOfKind } from '@/core/kit/kinds/newThing';
 import { usePlan, useSaving } from '@/ui/plan/PlanProvider';
+import stage from '@/ui/shared/stage.module.css';
 import styles from './Review.module.css';
 
 const TITLES: Record<Advice['kind'], string> = {
@@ -43,9 +44,9 @@ export function NextTime({
       </p>
     );
   return (
-    <div className={styles.parts}>
+    <div className={stage.parts}>
       {departedAt && (
-        <p className={`quiet ${styles.wide}`}>
+        <p className={`quiet ${stage.wide}`}>
           This trip has set out and stays as it was. Begin the next one from it on the page of trips; what is
           said here waits there.
         </p>
@@ -54,7 +55,7 @@ export function NextTime({
         const own = advice.filter((each) => each.kind === kind);
         if (own.length === 0) return null;
         return (
-          <section key={kind} className={styles.part} aria-label={TITLES[kind]}>
+          <section key={kind} className={stage.part} aria-label={TITLES[kind]}>
             <h2>{TITLES[kind]}</h2>
             <ul className={styles.advice}>
               {own.map(({ thingId, what, why }) => (

@@ -10,6 +10,7 @@ import { usePlan, useSaving } from '@/ui/plan/PlanProvider';
 import { Choice } from '@/ui/shared/Choice';
 import { Working } from '@/ui/shared/States';
 import type { PracticeWorker } from '@/workers/practice.worker';
+import stage from '@/ui/shared/stage.module.css';
 import styles from './Review.module.css';
 
 type State =
@@ -101,8 +102,8 @@ export function Practice() {
     store.edit({ kind: 'place', moves: inPlay.map(({ id }) => ({ thingId: id, to: 'floor' as const })) });
 
   return (
-    <div className={styles.parts}>
-      <section className={styles.part} aria-label="Practice">
+    <div className={stage.parts}>
+      <section className={stage.part} aria-label="Practice">
         <h2>Pack by hand, against the loader</h2>
         <p>
           Put things into bags on the board as you would at home, then have it scored: 100 is as good as the
@@ -140,7 +141,7 @@ export function Practice() {
         )}
       </section>
       {state.kind === 'scored' && (
-        <section className={styles.part} aria-label="Score" role="status">
+        <section className={stage.part} aria-label="Score" role="status">
           <p className={styles.score}>
             <strong>{Math.round(state.score.score)}</strong> of 100
           </p>

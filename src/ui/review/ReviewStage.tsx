@@ -10,7 +10,7 @@ import { usePlan } from '@/ui/plan/PlanProvider';
 import { Learned } from './Learned';
 import { NextTime } from './NextTime';
 import { Used } from './Used';
-import styles from './Review.module.css';
+import stage from '@/ui/shared/stage.module.css';
 
 const Compare = dynamic(() => import('./Compare').then((module) => module.Compare), { ssr: false });
 const Practice = dynamic(() => import('./Practice').then((module) => module.Practice), { ssr: false });
@@ -31,11 +31,11 @@ export function ReviewStage(props: ReviewProps) {
   const { entries, recorded } = useRecorded(store.tripId);
   const [view, setView] = useState<string>(VIEWS[0]);
   return (
-    <div className={styles.page}>
-      <header className={styles.header}>
+    <div className={stage.page}>
+      <header className={stage.header}>
         <h1>Review</h1>
         <SegmentedControl
-          className={styles.views}
+          className={stage.views}
           aria-label="What is shown"
           value={view}
           onChange={setView}

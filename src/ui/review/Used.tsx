@@ -8,6 +8,7 @@ import { plainText } from '@/core/units/text';
 import type { EntryStore } from '@/ui/pack/entryStore';
 import { usePlan, useSaving } from '@/ui/plan/PlanProvider';
 import { Choice } from '@/ui/shared/Choice';
+import stage from '@/ui/shared/stage.module.css';
 import styles from './Review.module.css';
 
 /** Each thing that came along: used or not, with a likely answer to begin with; and what was missed. */
@@ -23,7 +24,7 @@ export function Used({ entries, all }: { entries: EntryStore; all: readonly Entr
   const answer = (thingId: string, what: Answer) =>
     entries.record({ kind: 'reviewed', thingId, answer: what });
   return (
-    <div className={styles.split}>
+    <div className={stage.split}>
       <section>
         <p>
           {open.length === 0
@@ -66,7 +67,7 @@ export function Used({ entries, all }: { entries: EntryStore; all: readonly Entr
           })}
         </div>
       </section>
-      <aside className={styles.aside}>
+      <aside className={stage.aside}>
         {!departedAt && (
           <p className="quiet">This trip has not set out yet. Answers are kept, and count once it has.</p>
         )}

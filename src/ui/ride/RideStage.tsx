@@ -16,6 +16,7 @@ import { Choice } from '@/ui/shared/Choice';
 import { ask } from '@/ui/shared/ask';
 import { LogButtons } from './LogButtons';
 import { LogList } from './LogList';
+import stage from '@/ui/shared/stage.module.css';
 import styles from './Ride.module.css';
 
 /** Today at a glance, what to move, and the log. Needs no network. */
@@ -56,8 +57,8 @@ export function RideStage() {
   };
   const places = ride?.places.filter((each) => each.day === day) ?? [];
   return (
-    <div className={styles.page}>
-      <header className={styles.header}>
+    <div className={stage.page}>
+      <header className={stage.header}>
         <h1>Ride</h1>
         <Choice
           aria-label="Day"
@@ -90,7 +91,7 @@ export function RideStage() {
         </p>
       )}
       <div className={styles.columns}>
-        <section className={styles.part} aria-label="Today">
+        <section className={stage.part} aria-label="Today">
           {today.day ? (
             <>
               <p className={styles.lead}>
@@ -185,7 +186,7 @@ export function RideStage() {
           )}
           {ride && <HeadUnit tripId={store.tripId} />}
         </section>
-        <section className={styles.part} aria-label="Log">
+        <section className={stage.part} aria-label="Log">
           <h2>Log</h2>
           <LogButtons
             plan={plan}
