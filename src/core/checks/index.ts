@@ -97,3 +97,6 @@ export const CHECKS: readonly Check[] = [
   assumedLimits,
   statedLitres,
 ];
+
+/** Those whose findings depend on the moment of the trip. */
+export const CHANGING_CHECKS = CHECKS.filter(({ changesOnTheWay }) => changesOnTheWay);

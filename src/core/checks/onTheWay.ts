@@ -1,4 +1,4 @@
-import { CHECKS } from './index';
+import { CHANGING_CHECKS } from './index';
 import { findingsOf, type Finding } from './finding';
 import { factsOf, type Facts } from '@/core/facts/facts';
 import type { Moment } from '@/core/facts/moment';
@@ -25,9 +25,8 @@ const kept = new WeakMap<Facts['plan'], { totals: Facts['totals']; format: Forma
 export function onTheWay(start: Facts, format: Formatter): AtMoment[] {
   const last = kept.get(start.plan);
   if (last?.totals === start.totals && last.format === format) return last.all;
-  const checks = CHECKS.filter(({ changesOnTheWay }) => changesOnTheWay);
   const atStart = new Set(
-    checks.flatMap((check) =>
+    CHANGING_CHECKS.flatMap((check) =>
       findingsOf(check, start, format).map(({ id, severity }) => `${severity} ${id}`),
     ),
   );
@@ -37,9 +36,9 @@ export function onTheWay(start: Facts, format: Formatter): AtMoment[] {
     return {
       moment,
       facts,
-      findings: checks
-        .flatMap((check) => findingsOf(check, facts, format))
-        .filter(({ id, severity }) => severity !== 'note' && !atStart.has(`${severity} ${id}`)),
+      findings: CHANGING_CHECKS.flatMap((check) => findingsOf(check, facts, format)).filter(
+        ({ id, severity }) => severity !== 'note' && !atStart.has(`${severity} ${id}`),
+      ),
     };
   });
   kept.set(start.plan, { totals: start.totals, format, all });

@@ -13,9 +13,12 @@ import type { Edit, SimpleEdit } from '@/core/plan/edit';
 
 /** Bought ready where a shop is: what villages have. */
 const VILLAGE_PRICE = 1.6;
-const AT = '@';
 
-/** Shops and cafés that are open when the rider passes, or whose hours are not known, in order. */
+/** Names a pantry food from one place; null is home. */
+const offerId = (food: Food, placeId: string | null): string =>
+  placeId === null ? food.id : `${food.id}@${placeId}`;
+
+/** Shops that are open when the rider passes, or whose hours are not known, in order. */
 export function openShops(facts: Facts): PlaceOnRoute[] {
   const ride = rideOf(facts);
   if (!ride) return [];
@@ -82,7 +85,7 @@ export function menuProblem(facts: Facts, usesPantry: boolean): MenuProblem {
           candidates.push(
             candidateOf(
               food,
-              `${food.id}${AT}${place.id}`,
+              offerId(food, place.id),
               day,
               day + keeps,
               Math.max(0.1, (days.length - day + 0.5) / days.length),
@@ -132,6 +135,10 @@ export function menuEdit(facts: Facts, found: readonly Portions[], makeId: () =>
   const locked = plan.trip.menu.filter((entry) => entry.locked);
   const thingOf = new Map(plan.things.map((thing) => [thing.id, thing]));
   const placeNames = new Map((plan.route?.places ?? []).map(({ id, name }) => [id, name]));
+  const places = [null, ...openShops(facts).map(({ place }) => place.id)];
+  const offers = new Map(
+    PANTRY.flatMap((food) => places.map((placeId) => [offerId(food, placeId), { food, placeId }] as const)),
+  );
   const made = new Map<string, string>();
   const added: Extract<SimpleEdit, { kind: 'put things' }>['things'] = [];
   const menu: MenuEntry[] = [...locked];
@@ -139,10 +146,10 @@ export function menuEdit(facts: Facts, found: readonly Portions[], makeId: () =>
   const count = (id: string, portions: number) => uses.set(id, (uses.get(id) ?? 0) + portions);
   for (const { thingId, portions } of locked) count(thingId, portions);
   for (const { id, day, slot, portions } of found) {
-    const [foodId, placeId = null] = id.split(AT) as [string, string?];
+    const { food, placeId } = offers.get(id) ?? { food: null, placeId: null };
     let thingId = thingOf.has(id) ? id : made.get(id);
     if (thingId === undefined) {
-      const thing = thingOfFood(makeId(), pantryFood(foodId)!, 1);
+      const thing = thingOfFood(makeId(), food!, 1);
       if (placeId !== null)
         thing.name = cutTo(`${thing.name} (${placeNames.get(placeId) ?? 'on the way'})`, 120);
       added.push(thing);

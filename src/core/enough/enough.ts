@@ -9,6 +9,7 @@ import { specOf } from '@/core/kit/specs';
 import type { Thing } from '@/core/kit/thing';
 import { needsMet, type NeedMet } from '@/core/needs/met';
 import { isPurposeKnown, purposesOf } from '@/core/needs/purposes';
+import { powerByDay, type PowerDay } from '@/core/power/byDay';
 import { chargeBudget, type ChargeBudget, type PowerSystem } from '@/core/power/charge';
 import { sleepMargin, type SleepMargin, type SleepSystem } from '@/core/sleep/sleep';
 import type { Sleeping } from '@/core/trip/trip';
@@ -24,8 +25,8 @@ export interface Enough {
   camp: { clo: number; sittingC: number; movingC: number; eveningC: number } | null;
   fuel: FuelBudget | null;
   charge: ChargeBudget | null;
-  /** What the charge is judged by, with the devices, the thirstiest first, and whether each night has a socket. */
-  power: { system: PowerSystem; devices: readonly Thing[]; sockets: readonly boolean[] } | null;
+  /** What the charge is judged by, day by day, with the devices, the thirstiest first. */
+  power: { devices: readonly Thing[]; days: readonly PowerDay[] } | null;
 }
 
 /** By how much a shelter keeps the air around a sleeper warmer (methods, section 9). */
@@ -36,6 +37,8 @@ const MOST_CLOTHES_C = 5;
 const WATER_C = 10;
 /** Shirt, shorts and socks. */
 const RIDE_CLOTHES_CLO = 0.2;
+/** In the saddle on a day without a route. */
+const ASSUMED_HOURS = 4;
 /** A dull spring day under trees and a bright one make about this. */
 const SUN_HOURS = 4;
 
@@ -166,7 +169,18 @@ function judge(facts: Facts): Enough {
           )
         : null,
     charge: hasPower ? chargeBudget(system) : null,
-    power: hasPower ? { system, devices, sockets } : null,
+    power: hasPower
+      ? {
+          devices,
+          days: powerByDay(
+            conditions.days.map((_, k) => ({
+              ridingHours: ride ? (ride.days[k]?.movingS ?? 0) / 3600 : ASSUMED_HOURS,
+              hasSocket: sockets[k] ?? false,
+            })),
+            system,
+          ),
+        }
+      : null,
   };
 }
 

@@ -1,4 +1,4 @@
-import { CHECKS } from '@/core/checks';
+import { CHANGING_CHECKS, CHECKS } from '@/core/checks';
 import { noLight, noRepair, nothingWarm, noWater } from '@/core/checks/missing';
 import { unevenShares } from '@/core/checks/unevenShares';
 import {
@@ -84,10 +84,9 @@ export function evaluateAt(of: Evaluation, moment: Moment, format: Formatter): E
   if (moment.kind === 'setting out') return of;
   const facts = factsOf(planOf(of.plan, null), moment);
   const [own, ...others] = of.riders;
-  const changing = CHECKS.filter(({ changesOnTheWay }) => changesOnTheWay);
-  const names = new Set(changing.map(({ id }) => id));
+  const names = new Set(CHANGING_CHECKS.map(({ id }) => id));
   const findings = [
-    ...changing.flatMap((check) => findingsOf(check, facts, format)),
+    ...CHANGING_CHECKS.flatMap((check) => findingsOf(check, facts, format)),
     ...of.findings.filter(({ check }) => !names.has(check)),
   ].sort((a, b) => SEVERITIES.indexOf(a.severity) - SEVERITIES.indexOf(b.severity));
   return { ...facts, riders: [{ ...own!, facts }, ...others], findings, stages: of.stages };

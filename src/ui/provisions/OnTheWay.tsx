@@ -18,7 +18,9 @@ import { Line } from 'react-chartjs-2';
 import { onTheWay, worstMoments, type AtMoment, type WorstMoment } from '@/core/checks/onTheWay';
 import { clock, type Formatter } from '@/core/units/format';
 import { usePlan } from '@/ui/plan/PlanProvider';
+import { Empty } from '@/ui/shared/States';
 import { Verdict } from '@/ui/shared/Verdict';
+import { colour } from '@/ui/shared/chartColour';
 import stage from '@/ui/shared/stage.module.css';
 import styles from './Provisions.module.css';
 
@@ -26,15 +28,21 @@ Chart.register(CategoryScale, LinearScale, LineController, LineElement, PointEle
 Chart.defaults.font.family = "'Source Sans 3 Variable', sans-serif";
 Chart.defaults.font.size = 13;
 
-/** A colour of the page, in the scheme that is on: a canvas takes no variables. */
-const colour = (name: string): string =>
-  getComputedStyle(document.documentElement).getPropertyValue(name).trim();
-
 /** The load at every moment of the trip, and each limit at its own worst moment. */
 export function OnTheWay() {
   const { evaluation, store, format, setMomentId } = usePlan();
   const all = useMemo(() => onTheWay(evaluation, format), [evaluation, format]);
   const worst = useMemo(() => worstMoments(all), [all]);
+  if (evaluation.plan.load.length === 0)
+    return (
+      <Empty
+        title="Nothing is in a bag yet"
+        actions={<Link href={`/trips/${store.tripId}/load`}>Load the bike</Link>}
+      >
+        Once things are in bags, this shows what the bike weighs and how full each bag is at every stop and
+        camp.
+      </Empty>
+    );
   return (
     <div className={stage.parts}>
       <section className={`${stage.part} ${stage.wide}`} aria-label="Load over the trip">

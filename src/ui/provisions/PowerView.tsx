@@ -5,8 +5,6 @@ import { specOf } from '@/core/kit/specs';
 import { enoughOf } from '@/core/enough/enough';
 import { menuOf } from '@/core/facts/food';
 import { momentsOf } from '@/core/facts/moments';
-import { rideOf } from '@/core/facts/ride';
-import { powerByDay } from '@/core/power/byDay';
 import { duration } from '@/core/units/format';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import stage from '@/ui/shared/stage.module.css';
@@ -86,17 +84,8 @@ function Fuel() {
 function Charge() {
   const { evaluation } = usePlan();
   const { power } = enoughOf(evaluation);
-  const ride = rideOf(evaluation);
-  const days = useMemo(() => {
-    if (!power) return [];
-    return powerByDay(
-      Array.from({ length: power.system.days }, (_, k) => ({
-        ridingHours: ride ? (ride.days[k]?.movingS ?? 0) / 3600 : 4,
-        hasSocket: power.sockets[k] ?? false,
-      })),
-      power.system,
-    );
-  }, [power, ride]);
+  const days = power?.days ?? [];
+  const empty = days.find(({ emptyAfterH }) => emptyAfterH !== null);
   const wh = (value: number) => `${value.toFixed(1)} Wh`;
   return (
     <section className={stage.part} aria-label="Power">
@@ -106,9 +95,9 @@ function Charge() {
       ) : (
         <>
           <p className={styles.lead}>
-            {days.every(({ emptyAfterH }) => emptyAfterH === null)
-              ? `The charge lasts; ${wh(days.at(-1)!.left)} ${days.at(-1)!.left === 0 ? 'are' : 'is'} left at the end.`
-              : `The charge runs out on day ${days.find(({ emptyAfterH }) => emptyAfterH !== null)!.day}, after ${duration(3600 * days.find(({ emptyAfterH }) => emptyAfterH !== null)!.emptyAfterH!)} of riding.`}
+            {empty
+              ? `The charge runs out on day ${empty.day}, after ${duration(3600 * empty.emptyAfterH!)} of riding.`
+              : `The charge lasts; ${wh(days.at(-1)!.left)} ${days.at(-1)!.left === 0 ? 'are' : 'is'} left at the end.`}
           </p>
           <table className={stage.table}>
             <thead>

@@ -17,15 +17,13 @@ import { SYSTEMS } from '@/core/kit/thing';
 import { tripSummary, type TripSummary } from '@/core/learning/summary';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import { Choice } from '@/ui/shared/Choice';
+import { colour } from '@/ui/shared/chartColour';
 import stage from '@/ui/shared/stage.module.css';
 import styles from './Review.module.css';
 
 Chart.register(BarController, BarElement, CategoryScale, LinearScale, Legend);
 Chart.defaults.font.family = "'Source Sans 3 Variable', sans-serif";
 Chart.defaults.font.size = 13;
-
-const colour = (name: string): string =>
-  getComputedStyle(document.documentElement).getPropertyValue(name).trim();
 
 /** Two trips side by side: the one that is open, and one that was ridden. */
 export function Compare({ trips }: { trips: readonly TripSummary[] }) {

@@ -15,15 +15,12 @@ import { useEffect, useMemo, useRef, useState, type PointerEvent } from 'react';
 import { Line } from 'react-chartjs-2';
 import type { Ride } from '@/core/facts/ride';
 import { usePlan } from '@/ui/plan/PlanProvider';
+import { colour } from '@/ui/shared/chartColour';
 import styles from './RouteSection.module.css';
 
 Chart.defaults.font.family = "'Source Sans 3 Variable', sans-serif";
 Chart.defaults.font.size = 13;
 Chart.register(LineController, LineElement, PointElement, LinearScale, Filler);
-
-/** A colour of the page, in the scheme that is on: a canvas takes no variables. */
-const colour = (name: string): string =>
-  getComputedStyle(document.documentElement).getPropertyValue(name).trim();
 
 /** So many points are drawn; more than a screen has columns. */
 const POINTS = 800;
