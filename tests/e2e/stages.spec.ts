@@ -73,8 +73,10 @@ test('units change everywhere at once, and are still so after a reload', async (
   await rider.open('kit');
   await expect(page.getByRole('row', { name: /Down quilt/ })).toContainText('680 g');
   await page.getByRole('button', { name: 'More' }).click();
+  const saved = page.waitForResponse((response) => response.url().endsWith('/api/account'));
   await page.getByText('Imperial').click();
   await expect(page.getByRole('row', { name: /Down quilt/ })).toContainText('1 lb 8.0 oz');
+  await saved;
   await expect(figure(page, 'Loaded bike')).toHaveText('34.4 lb');
   await page.reload();
   await expect(page.getByRole('row', { name: /Down quilt/ })).toContainText('1 lb 8.0 oz');

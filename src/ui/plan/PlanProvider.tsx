@@ -115,8 +115,10 @@ export function PlanProvider(props: {
     setUnits(next);
     store.setUnits(next);
     // Only how figures are shown; should it not reach the server, the next choice does.
+    // It is delivered even if the page is left at once.
     void fetch('/api/account', {
       method: 'PUT',
+      keepalive: true,
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify({ units: next }),
     }).catch(() => undefined);
