@@ -171,4 +171,5 @@ export async function emptyAccount(client: Client, accountId: string): Promise<v
   for (const table of ['trip', 'setup', 'bag', 'thing', 'bike']) {
     await client.query(`delete from ${table} where account_id = $1`, [accountId]);
   }
+  await client.query(`update account set rejected = '{}' where id = $1`, [accountId]);
 }

@@ -1,6 +1,8 @@
 import { planFileValue, type PlanFile } from '@/core/formats/planFile';
 import type { Setup } from '@/core/commands/putOnTrip';
+import type { Entry } from '@/core/entries/entry';
 import type { Account } from './accounts';
+import { readEntries } from './entries';
 import { readAllOwned } from './owned';
 import { readPlan } from './plans';
 import type { Client } from './pool';
@@ -14,15 +16,20 @@ export interface Exported {
   name: string;
   units: Account['units'];
   trips: PlanFile[];
+  /** What was recorded of each trip while packing, on the way and after it, in the order of `trips`. */
+  records: Entry[][];
   setups: Setup[];
   inventory: Awaited<ReturnType<typeof readAllOwned>>;
 }
 
 export async function exportAccount(client: Client, account: Account): Promise<Exported> {
   const trips: PlanFile[] = [];
+  const records: Entry[][] = [];
   for (const { id } of await listTrips(client, account.id)) {
     const stored = await readPlan(client, account.id, id);
-    if (stored) trips.push(planFileValue(stored.plan));
+    if (!stored) continue;
+    trips.push(planFileValue(stored.plan));
+    records.push(await readEntries(client, account.id, id));
   }
   return {
     format: 'gorvin-account',
@@ -30,6 +37,7 @@ export async function exportAccount(client: Client, account: Account): Promise<E
     name: account.name,
     units: account.units,
     trips,
+    records,
     setups: await listSetups(client, account.id),
     inventory: await readAllOwned(client, account.id),
   };

@@ -29,6 +29,7 @@ const BAG = tableOf<Bag>({
   standOffMm: 'double precision',
   braced: 'boolean',
   swaysFromKgM: 'double precision',
+  sagMmPerKg: 'double precision',
   closure: 'text',
   opening: 'text',
   attachment: 'text',

@@ -14,7 +14,7 @@ export function createPool(connectionString: string, role?: string): pg.Pool {
     options: role ? `${TIMEOUTS} -c role=${role}` : TIMEOUTS,
     max: 20,
     idleTimeoutMillis: 30_000,
-    connectionTimeoutMillis: 5_000,
+    connectionTimeoutMillis: 10_000,
   });
   // An idle client that loses its server must not bring the process down; the next query gets a fresh one.
   pool.on('error', () => undefined);

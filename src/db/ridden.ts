@@ -23,3 +23,27 @@ export async function readRidden(client: Client, accountId: string): Promise<Rid
   }
   return ridden;
 }
+
+/** What the rider does not want new plans to take over (`core/learning/takeOver.ts`). */
+export async function readRejected(client: Client, accountId: string): Promise<string[]> {
+  const { rows } = await client.query<{ rejected: string[] }>(`select rejected from account where id = $1`, [
+    accountId,
+  ]);
+  return rows[0]?.rejected ?? [];
+}
+
+/** Of limits of bags that are long gone, the oldest are forgotten. */
+const MOST_REJECTED = 200;
+
+export async function setRejected(
+  client: Client,
+  accountId: string,
+  name: string,
+  isRejected: boolean,
+): Promise<void> {
+  const others = (await readRejected(client, accountId)).filter((other) => other !== name);
+  await client.query(`update account set rejected = $2 where id = $1`, [
+    accountId,
+    isRejected ? [...others, name].slice(-MOST_REJECTED) : others,
+  ]);
+}

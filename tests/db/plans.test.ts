@@ -2,7 +2,9 @@ import { randomUUID } from 'node:crypto';
 import fc from 'fast-check';
 import { demoPlan } from '@/core/demo/plan';
 import { demoRidden } from '@/core/demo/ridden';
-import { learnedRates, swayFound, thingHistories } from '@/core/learning/ridden';
+import { thingHistories } from '@/core/learning/histories';
+import { limitsFound } from '@/core/learning/limits';
+import { learnedRates } from '@/core/learning/rates';
 import type { Edit } from '@/core/plan/edit';
 import { changeDraft, type Change, type Draft } from '@/core/plan/history';
 import { emptyPlan, type Plan } from '@/core/plan/plan';
@@ -228,9 +230,9 @@ describe('things owned once and used on many trips', () => {
     await pool.query('update thing set mass_g = 2 * mass_g + 100 where account_id = $1', [account]);
     forgetPlans();
     const after = await readRidden(pool, account);
-    expect([learnedRates(after), swayFound(after), thingHistories(after)]).toEqual([
+    expect([learnedRates(after), limitsFound(after), thingHistories(after)]).toEqual([
       learnedRates(before),
-      swayFound(before),
+      limitsFound(before),
       thingHistories(before),
     ]);
     expect(await readRidden(pool, await newAccount())).toEqual([]);

@@ -31,6 +31,13 @@ test('two trips are ridden and reviewed; the next list differs, with the reasons
       await log.getByRole('button', { name: 'Drank', exact: true }).click();
       await log.getByRole('button', { name: '1.50 l', exact: true }).click();
     }
+    await log.getByRole('button', { name: 'Gas left' }).click();
+    const left = log.getByRole('textbox', { name: 'Or it weighs' });
+    await left.fill('165');
+    await left.press('Enter');
+    await expect(log.getByRole('listitem').filter({ hasText: 'Gas left in Gas canister: 67 g' })).toHaveCount(
+      1,
+    );
     await page.goto(`/trips/${tripId}/review`);
     await page.getByRole('combobox', { name: 'Paperback was' }).selectOption('unused');
     await page.getByRole('button', { name: 'Keep these answers' }).click();
@@ -55,11 +62,24 @@ test('two trips are ridden and reviewed; the next list differs, with the reasons
   await view(page, 'What you learned');
   const rates = page.getByRole('region', { name: 'Rates' });
   await expect(rates).toContainText('from 2 trips');
-  await rates.getByRole('button', { name: /^Plan with .* for Drinking/ }).click();
-  await expect(rates).toContainText('planned with');
+  const drinking = rates.getByRole('row', { name: /^Drinking/ });
+  await expect(drinking).toContainText(/planned with \d\.\d\d/);
+  const gas = rates.getByRole('row', { name: /^Gas/ });
+  await expect(gas).toContainText(/planned with 0\.\d\d/);
   await accessible(page);
+  // Rejected here, it is not taken over by the trip after this one either.
+  const kept = page.waitForResponse((response) => response.url().endsWith('/api/learned'));
   await rates.getByRole('button', { name: 'Use the usual for Drinking' }).click();
   await expect(rates.getByRole('button', { name: /^Plan with .* for Drinking/ })).toBeVisible();
+  await kept;
+  await saved(page);
+  const fourth = await another(page, rider.tripId, 'The fourth one');
+  await page.goto(`/trips/${fourth}/review`);
+  await view(page, 'What you learned');
+  await expect(gas).toContainText(/planned with 0\.\d\d/);
+  await expect(drinking).not.toContainText('planned with');
+  await rates.getByRole('button', { name: /^Plan with .* for Drinking/ }).click();
+  await expect(drinking).toContainText(/planned with \d\.\d\d/);
   await view(page, 'Compare trips');
   await expect(page.getByRole('region', { name: 'Side by side' })).toContainText('Warm mittens');
   await accessible(page);

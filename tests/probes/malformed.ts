@@ -83,6 +83,7 @@ export const routes = (tripId: string): [method: string, path: string, body: unk
   ['GET', `/api/trips/${tripId}/route?format=gpx`, undefined],
   ['POST', '/api/trips', { from: 'nothing', name: 'x' }],
   ['POST', '/api/trips', { from: 'trip', tripId, name: 'x' }],
+  ['PUT', '/api/learned', { name: 'drinking', rejected: true }],
   ['POST', '/api/trips', { from: 'file', plan: JSON.parse(planFileText(demoPlan())) as unknown }],
   ['POST', '/api/setups', { id: 's', name: 'x', bike: demoPlan().bike, bags: demoPlan().bags }],
   [

@@ -50,6 +50,7 @@ export function sampleBag(
     alongMm: 0,
     standOffMm: 25,
     swaysFromKgM: null,
+    sagMmPerKg: null,
     braced: false,
     closure,
     opening,

@@ -97,6 +97,9 @@ export type Compartment = z.infer<typeof compartmentSchema>;
 /** How far a bag may be moved along its place, either way. */
 export const MOST_ALONG_MM = 600;
 
+/** No strapped bag hangs lower than this under a kilogram and is still on the bike. */
+export const MOST_SAG_MM_PER_KG = 60;
+
 export const bagSchema = z.object({
   id: idSchema,
   name: nameSchema,
@@ -116,6 +119,12 @@ export const bagSchema = z.object({
     .union([z.number().min(0.05, 'At least 0.05 kg·m.').max(10, 'At most 10 kg·m.'), z.null()])
     .default(null)
     .describe('Tail moment from which it swayed on trips or test rides; null where it is not known'),
+  sagMmPerKg: z
+    .union([measure('mm/kg', 0, MOST_SAG_MM_PER_KG), z.null()])
+    .default(null)
+    .describe(
+      'How far it sags under each kilogram, as found on trips; null takes what is usual for its place',
+    ),
   closure: z.enum(CLOSURES).default('roll-top'),
   opening: z.enum(OPENINGS).default('top'),
   attachment: z.enum(ATTACHMENTS).default('straps'),
@@ -248,6 +257,7 @@ export function bagAtPlace(place: Place, others: readonly Bag[], makeId: () => s
     standOffMm: 25,
     braced: false,
     swaysFromKgM: null,
+    sagMmPerKg: null,
     closure,
     opening,
     attachment,

@@ -144,6 +144,7 @@ export function fromLibrary(entry: LibraryBag, others: readonly Bag[], makeId: (
     standOffMm: 25,
     braced: entry.braced ?? false,
     swaysFromKgM: null,
+    sagMmPerKg: null,
     closure: usual.closure,
     opening: usual.opening,
     attachment: usual.attachment,

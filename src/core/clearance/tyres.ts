@@ -1,4 +1,4 @@
-import type { Place } from '@/core/bag/bag';
+import type { Bag, Place } from '@/core/bag/bag';
 import { circleGap, polygonCircleGap, type Circle, type Gap } from '@/core/geometry/distance';
 import { shifted, type Point } from '@/core/geometry/polygon';
 import { TYRE_CHECK_MM, TYRE_STOP_MM, type Clearance, type HungBag, type Surroundings } from './clearance';
@@ -13,12 +13,17 @@ const BESIDE: ReadonlySet<Place> = new Set(['pannier', 'fork bag', 'stem bag', '
 /** Further away than this no rider would wonder. */
 const RELEVANT_MM = 150;
 
-/** How far a bag sags under its load, in millimetres. @example sagMm(seat pack of 3 kg, strapped) // 18 */
-export function sagMm({ bag, massG }: HungBag): number {
-  const perKg =
-    bag.place === 'seat pack' && bag.braced ? BRACED_SEAT_PACK_MM_PER_KG : (SAG_MM_PER_KG[bag.place] ?? 0);
-  return (perKg * massG) / 1000;
-}
+/** What is usual for the place of a bag. @example usualSagMmPerKg(strapped seat pack) // 6 */
+export const usualSagMmPerKg = ({ place, braced }: Pick<Bag, 'place' | 'braced'>): number =>
+  place === 'seat pack' && braced ? BRACED_SEAT_PACK_MM_PER_KG : (SAG_MM_PER_KG[place] ?? 0);
+
+/**
+ * How far a bag sags under its load, in millimetres; as found on the rider's own trips, where that is known.
+ *
+ * @example sagMm(seat pack of 3 kg, strapped) // 18
+ */
+export const sagMm = ({ bag, massG }: HungBag): number =>
+  ((bag.sagMmPerKg ?? usualSagMmPerKg(bag)) * massG) / 1000;
 
 /** The front tyre with the fork pressed in by its whole travel, along the steering axis. */
 export const frontTyreUp = ({ view, build }: Pick<Surroundings, 'view' | 'build'>): Circle => ({
@@ -87,7 +92,7 @@ export function tyreClearances(surroundings: Surroundings): Clearance[] {
         stopMm: TYRE_STOP_MM,
         between: { from: gap.from, to: gap.to, view: 'side' },
         taken: [
-          { label: 'sag', mm: sag },
+          { label: bag.sagMmPerKg === null ? 'sag' : 'the sag found on your trips', mm: sag },
           { label: wheel === 'front' ? 'fork travel' : 'rear travel', mm: travel },
           { label: 'dropper', mm: dropped },
         ].filter(({ mm }) => mm > 0.05),

@@ -32,7 +32,16 @@ const bag = (
   const { closure, opening, attachment } = PLACE_DEFAULTS[place];
   return {
     ...{ id, name, place, side, massG, massSource: 'kitchen scale', limitG },
-    ...{ alongMm: 0, standOffMm: 25, braced: false, swaysFromKgM: null, closure, opening, attachment },
+    ...{
+      alongMm: 0,
+      standOffMm: 25,
+      braced: false,
+      swaysFromKgM: null,
+      sagMmPerKg: null,
+      closure,
+      opening,
+      attachment,
+    },
     compartments,
   };
 };

@@ -70,6 +70,8 @@ const TOLD: readonly Told[] = [
       { what: 'charged', day: 2, amount: 18 },
       { what: 'drank', day: 3, amount: 1500 },
       { what: 'drank', day: 3, amount: 500 },
+      { what: 'trouble', day: 3, bagId: 'bar-roll', trouble: 'rattles' },
+      { what: 'gas left', day: 3, thingId: 'gas-canister', amount: 51 },
     ],
   },
   {
@@ -102,9 +104,10 @@ const TOLD: readonly Told[] = [
       { what: 'weather', day: 1, note: 'rain' },
       { what: 'slept', day: 1, note: 'cold' },
       { what: 'charged', day: 1, amount: 16 },
-      { what: 'trouble', day: 2, bagId: 'bar-roll', trouble: 'rattles' },
+      { what: 'trouble', day: 2, bagId: 'bar-roll', trouble: 'tyre' },
       { what: 'drank', day: 2, amount: 1500 },
       { what: 'drank', day: 2, amount: 500 },
+      { what: 'gas left', day: 2, thingId: 'gas-canister', amount: 77 },
     ],
   },
 ];

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { clothesClo, comfortableDownTo, MET, windChill } from '@/core/clothes/warmth';
-import { fuelBudget, gasPerLitreG } from '@/core/cook/fuel';
+import { fuelBudget, gasOnTrip, gasPerLitreG } from '@/core/cook/fuel';
 import { demoPlan } from '@/core/demo/plan';
 import { evaluate } from '@/core/evaluation/evaluate';
 import { applyEdit } from '@/core/plan/apply';
@@ -31,9 +31,10 @@ test('gas for a litre, and a canister against boils', () => {
   expect(gasPerLitreG(10, 'breeze')).toBeCloseTo(23.4, 1);
   expect(gasPerLitreG(10, 'sheltered')).toBeCloseTo(16.4, 1);
   expect(gasPerLitreG(5, 'wind')).toBeCloseTo(34.6, 1);
-  expect(fuelBudget(2.8, 100, 10, 'breeze')).toMatchObject({ verdict: 'enough' });
-  expect(fuelBudget(4, 100, 10, 'breeze').verdict).toBe('doubtful');
-  expect(fuelBudget(5, 100, 10, 'breeze').verdict).toBe('not enough');
+  expect(gasOnTrip([3, null], 0.5)).toBeCloseTo(11.7, 1);
+  expect(fuelBudget(2.8, 100, 23.4)).toMatchObject({ verdict: 'enough' });
+  expect(fuelBudget(4, 100, 23.4).verdict).toBe('doubtful');
+  expect(fuelBudget(5, 100, 23.4).verdict).toBe('not enough');
 });
 
 test('a canister that was weighed holds what it weighs less what it weighs empty; an estimate does not count as weighed', () => {

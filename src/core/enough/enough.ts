@@ -1,5 +1,5 @@
 import { AIR_CLO, clothesClo, comfortableDownTo, MET } from '@/core/clothes/warmth';
-import { exposureOf, fuelBudget, type FuelBudget } from '@/core/cook/fuel';
+import { fuelBudget, gasOnTrip, type FuelBudget } from '@/core/cook/fuel';
 import { conditionsOf } from '@/core/facts/conditions';
 import type { Facts } from '@/core/facts/facts';
 import { boiledL, plannedOf } from '@/core/facts/food';
@@ -34,7 +34,6 @@ const SHELTER_C: Record<Sleeping, number> = { tent: 2, bivvy: 1, tarp: 1, hammoc
 /** Of the clothes worn in bed: a dry set, and an insulated jacket over it. */
 const CLOTHES_C = { 'sleep clothes': 2, 'warm at camp': 2 } as const;
 const MOST_CLOTHES_C = 5;
-const WATER_C = 10;
 /** Shirt, shorts and socks. */
 const RIDE_CLOTHES_CLO = 0.2;
 /** In the saddle on a day without a route. */
@@ -113,7 +112,7 @@ function judge(facts: Facts): Enough {
   });
   const drawOf = (thing: Thing) => thing.quantity * (specOf(thing, 'drawWhPerDay') ?? 0);
   const devices = taken.filter((thing) => drawOf(thing) > 0).sort((a, b) => drawOf(b) - drawOf(a));
-  const drawWhPerDay = devices.reduce((total, thing) => total + drawOf(thing), 0);
+  const drawWhPerDay = (rider.chargeShare ?? 1) * devices.reduce((total, thing) => total + drawOf(thing), 0);
   const moving = ride ? ride.days.reduce((sum, { movingS }) => sum + movingS, 0) / 3600 : 0;
   const dayCount = conditions.days.length;
   const sum = (spec: 'batteryMah' | 'panelW' | 'dynamoW') =>
@@ -164,8 +163,10 @@ function judge(facts: Facts): Enough {
         ? fuelBudget(
             conditions.nights.reduce((litres, { night }) => litres + boiledL(planned, night), 0),
             canisters.reduce((total: number, grams) => total + (grams ?? 0), 0),
-            WATER_C,
-            exposureOf(Math.max(0, ...conditions.days.map(({ windKmh }) => windKmh ?? 20))),
+            gasOnTrip(
+              conditions.days.map(({ windKmh }) => windKmh),
+              rider.fuelShare ?? 1,
+            ),
           )
         : null,
     charge: hasPower ? chargeBudget(system) : null,

@@ -16,6 +16,7 @@ export const LOGGED = [
   'filled',
   'bought',
   'charged',
+  'gas left',
   'arrived',
   'trouble',
   'repair',
@@ -24,7 +25,7 @@ export const LOGGED = [
   'note',
 ] as const;
 export type LoggedWhat = (typeof LOGGED)[number];
-export const TROUBLES = ['sways', 'rubs', 'rattles', 'leaks', 'zip', 'strap', 'bounced out'] as const;
+export const TROUBLES = ['sways', 'tyre', 'rubs', 'rattles', 'leaks', 'zip', 'strap', 'bounced out'] as const;
 export type Trouble = (typeof TROUBLES)[number];
 /** How a thing did on a trip. */
 export const ANSWERS = ['used', 'unused', 'worn out', 'in the wrong place'] as const;
@@ -77,7 +78,9 @@ export const entrySchema = z.discriminatedUnion('kind', [
     amount: z
       .union([z.number().min(0, 'Not below 0.').max(100_000, 'Far too much; check the unit.'), z.null()])
       .default(null)
-      .describe('ml drunk or filled, portions eaten, Wh charged, minutes after midnight of an arrival'),
+      .describe(
+        'ml drunk or filled, portions eaten, Wh charged, g of gas left in a canister, minutes after midnight of an arrival',
+      ),
     thingId: z.union([idSchema, z.null()]).default(null),
     bagId: z.union([idSchema, z.null()]).default(null),
     trouble: z.union([z.enum(TROUBLES), z.null()]).default(null),

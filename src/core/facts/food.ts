@@ -58,7 +58,7 @@ export function needsOf(facts: Given): { days: DayNeed[]; isRideKnown: boolean }
     ? ride.days.map(({ energyKJ, movingS }) => ({ energyKJ, ridingHours: movingS / 3600 }))
     : Array.from({ length: trip.nights + 1 }, () => ASSUMED);
   return {
-    days: dayNeeds(days, rider.massG / 1000, trip.eating.deficitPercent / 100),
+    days: dayNeeds(days, rider.massG / 1000, trip.eating.deficitPercent / 100, rider.eatShare ?? 1),
     isRideKnown: ride !== null,
   };
 }

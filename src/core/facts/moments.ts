@@ -1,5 +1,5 @@
 import type { MenuEntry } from '@/core/food/menuSchema';
-import { exposureOf, gasPerLitreG } from '@/core/cook/fuel';
+import { gasOnTrip } from '@/core/cook/fuel';
 import type { Conditions } from '@/core/trip/conditions';
 import { CAMP_L, drinkingRate } from '@/core/water/drinking';
 import { conditionsOf } from './conditions';
@@ -9,7 +9,6 @@ import { SETTING_OUT, type Moment } from './moment';
 import { rideOf, type Ride } from './ride';
 import { waterPlan } from './water';
 
-const WATER_C = 10;
 /** A tap so near to a camp is filled at when leaving it. */
 const AT_CAMP_M = 1000;
 
@@ -58,8 +57,8 @@ function find(facts: Facts): Moment[] {
       if (source) fills.set(source.place.id, leavesWithL);
     }
   const planned = plannedOf(plan);
-  const windKmh = Math.max(0, ...conditions.days.map((day) => day.windKmh ?? 20));
-  const perLitreG = plan.trip.cooking === 'stove' ? gasPerLitreG(WATER_C, exposureOf(windKmh)) : 0;
+  const winds = conditions.days.map(({ windKmh }) => windKmh);
+  const perLitreG = plan.trip.cooking === 'stove' ? gasOnTrip(winds, plan.rider.fuelShare ?? 1) : 0;
 
   const passed = new Set<string>();
   let onBoardMl = taken.reduce((sum, thing) => sum + thing.quantity * thing.waterMl, 0);

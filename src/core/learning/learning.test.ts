@@ -6,14 +6,22 @@ import { movesOnTheWay } from '@/core/advice/movesOnTheWay';
 import { todayOf } from '@/core/explain/today';
 import { formatterFor } from '@/core/units/format';
 import { enoughOf } from '@/core/enough/enough';
+import { needsOf } from '@/core/facts/food';
+import { applyEdit } from '@/core/plan/apply';
+import type { Edit } from '@/core/plan/edit';
 import { worthLeaving } from '@/core/needs/leave';
 import { learnedChance, needId, regrets, type Regret } from '@/core/needs/met';
 import type { NeedRule } from '@/core/needs/table';
 import { calledFor } from './calledFor';
-import { doubtOf, logWords } from './logWords';
+import { dayDoubts, wasBefore } from './doubts';
+import { thingHistories } from './histories';
+import { limitOf, limitsFound } from './limits';
+import { logWords } from './logWords';
 import { likelyAnswers, nextTime } from './nextTime';
 import { normalMean } from './normalMean';
-import { learnedRates, swayFound, swayLimit, thingHistories, type Ridden } from './ridden';
+import { learnedRates, RATE_RULES } from './rates';
+import type { Ridden } from './ridden';
+import { takeOver } from './takeOver';
 import { tripSummary } from './summary';
 
 const format = formatterFor('metric');
@@ -31,7 +39,9 @@ test('the worked example of methods 18', () => {
 test('drinking by hand: 6.75 l in the hours of June, less what its warmth asks for', () => {
   const hours = hoursOf(june);
   const [drinking] = learnedRates([june]);
-  expect(drinking!.seen[0]!.value).toBeCloseTo(6.75 / hours - 0.03 * meanWarmth(june), 2);
+  // In the hours it really took, by the arrivals of two days.
+  const pace = learnedRates([june]).find(({ rate }) => rate === 'pace')!.seen[0]!.value;
+  expect(drinking!.seen[0]!.value).toBeCloseTo(6.75 / (hours * pace) - 0.03 * meanWarmth(june), 2);
   expect(learnedRates(trips)[0]!.seen).toHaveLength(2);
 });
 
@@ -53,17 +63,27 @@ test('a log that says nothing teaches nothing, and 40 l in a day is not learned 
   >;
   const slipped: Ridden = { ...june, entries: [{ ...line, amount: 40_000 }] };
   expect(learnedRates([slipped])[0]!.seen).toEqual([]);
-  expect(doubtOf('drank', 40_000, format)).toMatch(/40\.0 l in one day/);
-  expect(doubtOf('drank', 4_000, format)).toBeNull();
+  const doubts = (change: Partial<typeof line>, day = 1) =>
+    dayDoubts([{ ...line, ...change }], day, 3, june.plan.trip.startDate, format);
+  expect(doubts({ amount: 40_000 })).toEqual([expect.stringMatching(/40\.0 l in one day/)]);
+  expect(doubts({ amount: 4_000 })).toEqual([]);
+  expect(doubts({ day: 4 }, 4)).toEqual([
+    expect.stringMatching(/The trip has 3 days/),
+    expect.stringMatching(/before that day began/),
+  ]);
+  // The evening before is the first day already, east of here.
+  expect(wasBefore({ at: '2027-04-15T12:00:00Z', day: 1 }, '2027-04-16')).toBe(false);
+  expect(wasBefore({ at: '2027-04-15T09:00:00Z', day: 1 }, '2027-04-16')).toBe(true);
+  expect(wasBefore({ at: '2020-01-01T09:00:00Z', day: 1 }, null)).toBe(false);
 });
 
 test('the seat pack swayed in June and was calm with less in September: the limit lies between', () => {
-  const [pack] = swayFound(trips).filter(({ name }) => name === 'Seat pack');
-  expect(pack!.swayedKgM!).toBeGreaterThan(pack!.calmKgM!);
-  const limit = swayLimit(pack!)!;
-  expect(limit).toBeCloseTo((pack!.swayedKgM! + pack!.calmKgM!) / 2, 9);
-  expect(swayLimit({ swayedKgM: null, calmKgM: 0.8 })).toBeNull();
-  expect(swayLimit({ swayedKgM: 0.7, calmKgM: 0.9 })).toBe(0.7);
+  const [pack] = limitsFound(trips).filter(({ name, limit }) => name === 'Seat pack' && limit === 'sway');
+  expect(pack!.wrong!).toBeGreaterThan(pack!.well!);
+  const limit = limitOf(pack!)!;
+  expect(limit).toBeCloseTo((pack!.wrong! + pack!.well!) / 2, 9);
+  expect(limitOf({ limit: 'sway', wrong: null, well: 0.8 })).toBeNull();
+  expect(limitOf({ limit: 'sway', wrong: 0.7, well: 0.9 })).toBe(0.7);
   const withLimit = {
     ...june.plan,
     bags: june.plan.bags.map((bag) => (bag.id === pack!.bagId ? { ...bag, swaysFromKgM: limit } : bag)),
@@ -76,14 +96,106 @@ test('the seat pack swayed in June and was calm with less in September: the limi
   ).toBeUndefined();
 });
 
+test('a roll that touched the tyre sags at least as far as it takes to touch, and the clearance then says so', () => {
+  const roll = limitsFound(trips).find(({ bagId, limit }) => bagId === 'bar-roll' && limit === 'sag')!;
+  const { plan } = september;
+  expect(tyreGap(plan).gapMm).toBeGreaterThan(0);
+  expect(roll.wrong!).toBeGreaterThan(4);
+  expect(roll.trips).toBe(2);
+  const sagging = {
+    ...plan,
+    bags: plan.bags.map((bag) => (bag.id === 'bar-roll' ? { ...bag, sagMmPerKg: roll.wrong } : bag)),
+  };
+  expect(tyreGap(sagging).gapMm).toBeCloseTo(0, 2);
+  expect(
+    evaluate(sagging).findings.find(
+      ({ check, subject }) => check === 'too near' && subject.ids.includes('bar-roll'),
+    )!.message,
+  ).toMatch(/the sag found on your trips/);
+  expect(limitOf({ limit: 'sag', wrong: 12, well: 18 })).toBe(15);
+  expect(limitOf({ limit: 'sag', wrong: 12, well: 9 })).toBe(12);
+});
+
+const tyreGap = (plan: Ridden['plan']) =>
+  evaluate(plan).clearances.find(({ bagId, kind }) => bagId === 'bar-roll' && kind === 'front tyre')!;
+
+test('gas by hand: what is gone from the canister over what was calculated', () => {
+  const gas = learnedRates(trips).find(({ rate }) => rate === 'gas')!;
+  const { fuel } = enoughOf(evaluate(june.plan));
+  expect(gas.seen[0]!.value).toBeCloseTo((fuel!.hasG - 51) / fuel!.neededG, 9);
+  expect(gas.seen).toHaveLength(2);
+  // Nothing is learned from what was not weighed.
+  const unweighed = june.entries.filter((entry) => entry.kind !== 'logged' || entry.what !== 'gas left');
+  expect(learnedRates([{ ...june, entries: unweighed }]).find(({ rate }) => rate === 'gas')!.seen).toEqual(
+    [],
+  );
+});
+
+test('what a trip had taken over already makes no difference to what it teaches', () => {
+  const taken = trips.map((trip) => ({
+    ...trip,
+    plan: {
+      ...trip.plan,
+      rider: {
+        ...trip.plan.rider,
+        ...{ drinkLPerH: 0.6, eatShare: 0.8, fuelShare: 1.4, chargeShare: 0.7 },
+        // Where no arrival is logged, the hours are those of the plan.
+        paceShare: trip === june ? 1.15 : null,
+      },
+      bags: trip.plan.bags.map((bag) => (bag.id === 'bar-roll' ? { ...bag, sagMmPerKg: 7 } : bag)),
+    },
+  }));
+  for (const [k, rate] of learnedRates(taken).entries()) {
+    const usual = learnedRates(trips)[k]!;
+    expect(rate.seen.length).toBeGreaterThan(0);
+    for (const [n, { value }] of rate.seen.entries()) expect(value).toBeCloseTo(usual.seen[n]!.value, 6);
+  }
+  const sagOf = (own: Ridden[]) => limitsFound(own).find(({ limit }) => limit === 'sag')!.wrong;
+  expect(sagOf(taken)).toBeCloseTo(sagOf(trips)!, 9);
+});
+
+function after(plan: Ridden['plan'], edit: Edit): Ridden['plan'] {
+  const applied = applyEdit(plan, edit);
+  if (!applied.ok) throw new Error(String(applied.error));
+  return applied.value.plan;
+}
+
+test('a new plan takes over what was learned, and not what was rejected', () => {
+  const demo = demoPlan();
+  const [rates, limits] = [learnedRates(trips), limitsFound(trips)];
+  const edit = takeOver(demo, rates, limits, new Set(['pace', 'sway seat-pack']))!;
+  const plan = after(demo, edit);
+  for (const { rate, learned } of rates)
+    expect(plan.rider[RATE_RULES[rate].field]).toBe(
+      rate === 'pace' ? null : Math.round(100 * learned.value) / 100,
+    );
+  const bag = (id: string) => plan.bags.find((each) => each.id === id)!;
+  expect(bag('seat-pack').swaysFromKgM).toBeNull();
+  expect(bag('bar-roll').sagMmPerKg).toBeGreaterThan(4);
+  // Said twice it changes nothing; rejected later, it is the usual again.
+  expect(takeOver(plan, rates, limits, new Set(['pace', 'sway seat-pack']))).toBeNull();
+  const all = new Set(['drinking', 'eating', 'gas', 'charge', 'pace', 'sway seat-pack', 'sag bar-roll']);
+  expect(after(plan, takeOver(plan, rates, limits, all)!)).toEqual(demo);
+  expect(takeOver(demo, learnedRates([]), limitsFound([]), new Set())).toBeNull();
+});
+
 test('what is learned is planned with: who drinks more carries more, who is slower arrives later', () => {
   const demo = demoPlan();
   const more = evaluate({ ...demo, rider: { ...demo.rider, drinkLPerH: 0.9 } });
+  const rider = (change: Partial<Ridden['plan']['rider']>) =>
+    evaluate({ ...demo, rider: { ...demo.rider, ...change } });
   const slower = evaluate({ ...demo, rider: { ...demo.rider, paceShare: 1.2 } });
   const usual = evaluate(demo);
   expect(todayOf(more, 1, null).water!.neededL).toBeGreaterThan(todayOf(usual, 1, null).water!.neededL);
   const start = todayOf(usual, 1, null).day!;
   expect(todayOf(slower, 1, null).day!.movingS / start.movingS).toBeGreaterThan(1.15);
+  const enough = (change: Partial<Ridden['plan']['rider']>) => enoughOf(rider(change));
+  expect(enough({ fuelShare: 1.5 }).fuel!.neededG).toBeCloseTo(1.5 * enough({}).fuel!.neededG, 9);
+  expect(enough({ chargeShare: 2 }).charge!.needWh).toBeCloseTo(2 * enough({}).charge!.needWh, 9);
+  expect(needsOf(rider({ eatShare: 0.8 })).days[0]!.needKJ).toBeCloseTo(
+    0.8 * needsOf(usual).days[0]!.needKJ,
+    9,
+  );
 });
 
 test('the review begins with likely answers: eaten was used, what is for the worst was not, and answers stand', () => {
@@ -111,7 +223,7 @@ test('two trips side by side: systems add up to the kit, and trouble is named', 
     summary.kitG,
     6,
   );
-  expect(summary.trouble).toEqual(['Seat pack sways, day 2']);
+  expect(summary.trouble).toEqual(['Seat pack sways, day 2', 'Bar roll rattles, day 3']);
   expect(summary.missed).toEqual(['Insect spray']);
   expect(tripSummary(september).things).toBe(summary.things - 3);
 });
@@ -122,7 +234,8 @@ test('every line of the logs in words; what is gone is still told', () => {
   );
   expect(lines).toContain('Drank 1.50 l');
   expect(lines).toContain('Ate 3 × Oat bars');
-  expect(lines).toContain('Bar roll: rattles');
+  expect(lines).toContain('Bar roll: touches the tyre');
+  expect(lines).toContain('Gas left in Gas canister: 77 g');
   const gone = { ...september.plan, things: [] };
   const ate = september.entries.find((entry) => entry.kind === 'logged' && entry.what === 'ate')!;
   expect(ate.kind === 'logged' && logWords(ate, gone, format)).toBe('Ate 3 × something');

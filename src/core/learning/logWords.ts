@@ -21,6 +21,8 @@ export function logWords(
       return `Bought ${thing ?? (note || 'something')}`;
     case 'charged':
       return `Charged${amount === null ? '' : ` ${Math.round(amount)} Wh`}`;
+    case 'gas left':
+      return `Gas left in ${thing ?? 'the canister'}: ${amount === null ? 'not said' : format.mass(amount)}`;
     case 'arrived':
       return `Arrived${amount === null ? '' : ` at ${clock(amount)}`}`;
     case 'trouble':
@@ -38,24 +40,11 @@ export function logWords(
 
 export const TROUBLE_WORDS = {
   sways: 'sways',
-  rubs: 'rubs on a tyre or a leg',
+  tyre: 'touches the tyre',
+  rubs: 'rubs on a leg or the frame',
   rattles: 'rattles',
   leaks: 'lets water in',
   zip: 'its zip gave way',
   strap: 'a strap came loose',
   'bounced out': 'something bounced out',
 } as const;
-
-/** More than anybody drinks in a day: most likely a slipped unit. */
-const MOST_ML_A_DAY = 12_000;
-
-/**
- * Why a line is doubtful, as a question; null where nothing is odd.
- *
- * @param dayMl drunk that day with this line
- * @example doubtOf('drank', 40_000) // 'That makes 40 l today. …'
- */
-export const doubtOf = (what: Logged['what'], dayMl: number, format: Formatter): string | null =>
-  what === 'drank' && dayMl > MOST_ML_A_DAY
-    ? `That makes ${format.volume(dayMl)} in one day. If that is a slip, strike the line out; days with more than anybody drinks are not learned from.`
-    : null;

@@ -2,7 +2,7 @@ import { logOf, reviewAnswers, type Answer, type Entry } from '@/core/entries/en
 import { purposesOf } from '@/core/needs/purposes';
 import type { Plan } from '@/core/plan/plan';
 import type { Thing } from '@/core/kit/thing';
-import type { ThingHistory } from './ridden';
+import type { ThingHistory } from './histories';
 
 /** Carried for the worst, not for use: that it was not used says nothing against it. */
 const FOR_THE_WORST: ReadonlySet<string> = new Set([

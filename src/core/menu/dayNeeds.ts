@@ -39,11 +39,13 @@ export const restingKJ = (bodyKg: number): number =>
  *
  * @param days of riding: food energy for it in kJ, and hours in the saddle
  * @param deficit share of what is used that is not eaten, 0 to 0.4
+ * @param eatShare what this rider eats of what is calculated, as learned on trips
  */
 export function dayNeeds(
   days: readonly { energyKJ: number; ridingHours: number }[],
   bodyKg: number,
   deficit: number,
+  eatShare = 1,
 ): DayNeed[] {
   return days.map(({ energyKJ, ridingHours }, k) => {
     const atHome = (k === 0 ? AT_HOME.breakfast : 0) + (k === days.length - 1 ? AT_HOME.dinner : 0);
@@ -53,7 +55,7 @@ export function dayNeeds(
     return {
       day: k + 1,
       usedKJ,
-      needKJ: usedKJ * (1 - deficit),
+      needKJ: usedKJ * (1 - deficit) * eatShare,
       rideKJ: energyKJ,
       ridingHours,
       carbG: beyond > 0 ? { least: 30 * beyond, most: 60 * beyond } : null,

@@ -36,6 +36,18 @@ export const riderSchema = z.object({
     .union([measure('', 0.5, 2), z.null()])
     .default(null)
     .describe('Time that the rider takes, over the calculated one, as learned on trips; null is 1'),
+  eatShare: z
+    .union([measure('', 0.4, 2), z.null()])
+    .default(null)
+    .describe('Food energy the rider eats, over the calculated need, as learned on trips; null is 1'),
+  fuelShare: z
+    .union([measure('', 0.3, 3), z.null()])
+    .default(null)
+    .describe('Gas the rider burns, over the calculated amount, as learned on trips; null is 1'),
+  chargeShare: z
+    .union([measure('', 0.2, 3), z.null()])
+    .default(null)
+    .describe('Charge the devices use, over their sum, as learned on trips; null is 1'),
   coldSleeper: z.boolean().default(false).describe('Is cold in bed where others are not'),
 });
 export type Rider = z.infer<typeof riderSchema>;
@@ -187,6 +199,9 @@ export const emptyPlan = (name: string): Plan => ({
     powerW: null,
     drinkLPerH: null,
     paceShare: null,
+    eatShare: null,
+    fuelShare: null,
+    chargeShare: null,
     coldSleeper: false,
   },
   bike: null,

@@ -69,7 +69,7 @@ export function NewTrip({ units }: { units: UnitSystem }) {
     try {
       const response = await fetch('/api/trips', {
         method: 'POST',
-        body: JSON.stringify({ from: 'file', plan: planFileValue(plan) }),
+        body: JSON.stringify({ from: 'list', plan: planFileValue(plan) }),
       });
       const body = (await response.json()) as { tripId?: string; error?: string };
       if (response.ok && body.tripId) return router.push(`/trips/${body.tripId}/bike`);

@@ -3,7 +3,7 @@
 import { Button, Checkbox } from '@mantine/core';
 import { useEffect, useMemo, useState } from 'react';
 import type { CalledFor } from '@/core/learning/calledFor';
-import type { ThingHistory } from '@/core/learning/ridden';
+import type { ThingHistory } from '@/core/learning/histories';
 import { learnedChance, needId } from '@/core/needs/met';
 import { enoughOf } from '@/core/enough/enough';
 import { panelsOf, type Panel } from '@/core/explain/panels';

@@ -18,6 +18,7 @@ import { usePlan } from '@/ui/plan/PlanProvider';
 import { Button } from '@mantine/core';
 import { DayColumn } from './DayColumn';
 import { FillMenu } from './FillMenu';
+import { AsLearned } from '@/ui/shared/AsLearned';
 import stage from '@/ui/shared/stage.module.css';
 import styles from './Provisions.module.css';
 
@@ -91,6 +92,7 @@ export function FoodView() {
           {menu.isRideKnown ? '' : 'Without a route, four steady hours of riding a day are assumed. '}
           All together: {format.mass(menu.days.reduce((sum, { massG }) => sum + massG, 0))}.
         </p>
+        <AsLearned share={draft.plan.rider.eatShare} of="need for food" />
       </aside>
     </div>
   );

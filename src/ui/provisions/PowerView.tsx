@@ -7,6 +7,7 @@ import { menuOf } from '@/core/facts/food';
 import { momentsOf } from '@/core/facts/moments';
 import { duration } from '@/core/units/format';
 import { usePlan } from '@/ui/plan/PlanProvider';
+import { AsLearned } from '@/ui/shared/AsLearned';
 import stage from '@/ui/shared/stage.module.css';
 import styles from './Provisions.module.css';
 
@@ -75,6 +76,7 @@ function Fuel() {
             A litre takes {format.mass(fuel.perLitreG)} in this wind; shield the flame, never close a tent
             around it, and ask about fire bans.
           </p>
+          <AsLearned share={draft.plan.rider.fuelShare} of="gas" />
         </>
       )}
     </section>
@@ -82,7 +84,7 @@ function Fuel() {
 }
 
 function Charge() {
-  const { evaluation } = usePlan();
+  const { evaluation, draft } = usePlan();
   const { power } = enoughOf(evaluation);
   const days = power?.days ?? [];
   const empty = days.find(({ emptyAfterH }) => emptyAfterH !== null);
@@ -139,6 +141,7 @@ function Charge() {
             Screen off, radio off and offline maps use less. Keep batteries warm at night: the cold takes some
             of their charge.
           </p>
+          <AsLearned share={draft.plan.rider.chargeShare} of="charge" />
         </>
       )}
     </section>

@@ -17,7 +17,7 @@ import styles from './Provisions.module.css';
 
 /** Where to fill how much, and why. */
 export function WaterView() {
-  const { evaluation, store, format } = usePlan();
+  const { evaluation, draft, store, format } = usePlan();
   const ride = rideOf(evaluation);
   const conditions = conditionsOf(evaluation);
   const { taken } = enoughOf(evaluation);
@@ -61,6 +61,12 @@ export function WaterView() {
             out earlier in the cool, or ask about a source on the way.
           </p>
         )}
+        <p className="quiet">
+          You drink {litres(ride.drinkLPerH)} an hour of riding at {format.temperature(10)},{' '}
+          {draft.plan.rider.drinkLPerH === null
+            ? 'as is usual; log what you drink, and the next plan knows better.'
+            : 'as your trips taught (under Review).'}
+        </p>
         <WaterStrip plan={plan} lengthM={ride.line.lengthM} days={ride.days} />
         {fill && Math.abs(carriedL - startL!) > 0.1 && (
           <p>

@@ -1,30 +1,64 @@
 import { Button } from '@mantine/core';
-import { swayLimit, type Rate, type SwayFound } from '@/core/learning/ridden';
+import { useState } from 'react';
+import { limitOf, type LimitFound } from '@/core/learning/limits';
+import { RATE_RULES, type Rate } from '@/core/learning/rates';
+import { limitKey, limitPatch, ratePatch } from '@/core/learning/takeOver';
+import type { Formatter } from '@/core/units/format';
 import { usePlan, useSaving } from '@/ui/plan/PlanProvider';
 import stage from '@/ui/shared/stage.module.css';
 
 const NAMES: Record<Rate['rate'], string> = {
   drinking: 'Drinking',
   eating: 'Eating',
-  pace: 'Time on the way',
+  gas: 'Gas',
   charge: 'Charge',
+  pace: 'Time on the way',
 };
 const trips = (n: number) => (n === 1 ? '1 trip' : `${n} trips`);
+const two = (value: number) => value.toFixed(2);
 
-/** Rates and limits from the log, each with its spread and the number of trips; used from the next plan on, where the rider says so. */
-export function Learned({ rates, sways }: { rates: readonly Rate[]; sways: readonly SwayFound[] }) {
+interface Props {
+  rates: readonly Rate[];
+  limits: readonly LimitFound[];
+  rejected: readonly string[];
+}
+
+/** Rates and limits from the log, each with its spread and the number of trips; new plans take them over unless the rider rejects them. */
+export function Learned({ rates, limits, rejected }: Props) {
   const { draft, store, format } = usePlan();
   // A trip that has set out stays as it was; the next one takes over what it taught.
   const isPlanned = useSaving().departedAt === null;
   const { rider, bags } = draft.plan;
-  const used = (rate: Rate): number | null =>
-    rate.rate === 'drinking' ? rider.drinkLPerH : rate.rate === 'pace' ? rider.paceShare : null;
-  const use = (rate: Rate, value: number | null) =>
-    store.edit({
-      kind: 'set rider',
-      patch: rate.rate === 'drinking' ? { drinkLPerH: value } : { paceShare: value },
+  const [out, setOut] = useState(() => new Set(rejected));
+  const reject = (name: string, isRejected: boolean) => {
+    setOut((last) => {
+      const next = new Set(last);
+      if (isRejected) next.add(name);
+      else next.delete(name);
+      return next;
     });
-  const two = (value: number) => value.toFixed(2);
+    // Should it not reach the server, the next press does; this plan is as the rider said all the same.
+    void fetch('/api/learned', {
+      method: 'PUT',
+      keepalive: true,
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ name, rejected: isRejected }),
+    }).catch(() => undefined);
+  };
+  const takeRate = (rate: Rate, isTaken: boolean) => {
+    reject(rate.rate, !isTaken);
+    if (isPlanned) store.edit({ kind: 'set rider', patch: ratePatch(rate, isTaken) });
+  };
+  const takeLimit = (found: LimitFound, isTaken: boolean) => {
+    reject(limitKey(found), !isTaken);
+    const bag = bags.find(({ id }) => id === found.bagId);
+    if (isPlanned && bag)
+      store.edit({
+        kind: 'change bags',
+        changes: [{ id: bag.id, patch: limitPatch(found, bag, isTaken) }],
+      });
+  };
+  const shown = limits.filter(({ limit, wrong }) => limit === 'sway' || wrong !== null);
   return (
     <div className={stage.parts}>
       <section className={`${stage.part} ${stage.wide}`} aria-label="Rates">
@@ -41,116 +75,91 @@ export function Learned({ rates, sways }: { rates: readonly Rate[]; sways: reado
                 Learned
               </th>
               <th scope="col">In this plan</th>
+              <th scope="col">New plans</th>
             </tr>
           </thead>
           <tbody>
-            {rates.map((rate) => {
-              const now = used(rate);
-              const learned = Number(two(rate.learned.value));
-              return (
-                <tr key={rate.rate}>
-                  <td>
-                    {NAMES[rate.rate]}
-                    <br />
-                    <span className="quiet">{rate.unit}</span>
-                  </td>
-                  <td data-number>{two(rate.prior.value)}</td>
-                  <td>
-                    {rate.seen.length === 0
-                      ? 'nothing logged yet'
-                      : rate.seen.map(({ trip, tripId, value }) => (
-                          <div key={tripId}>
-                            {two(value)} <span className="quiet">{trip}</span>
-                          </div>
-                        ))}
-                  </td>
-                  <td data-number>
-                    {rate.seen.length === 0 ? '' : `${two(rate.learned.value)} ± ${two(rate.learned.error)}`}
-                    {rate.seen.length > 0 && <div className="quiet">from {trips(rate.seen.length)}</div>}
-                  </td>
-                  <td>
-                    {rate.rate !== 'drinking' && rate.rate !== 'pace' ? (
-                      <span className="quiet">to know</span>
-                    ) : now !== null ? (
-                      <>
-                        planned with {two(now)}{' '}
-                        {isPlanned && (
-                          <Button size="compact-xs" variant="default" onClick={() => use(rate, null)}>
-                            Use the usual<span className="visually-hidden"> for {NAMES[rate.rate]}</span>
-                          </Button>
-                        )}
-                      </>
-                    ) : !isPlanned ? (
-                      <span className="quiet">take it over in your next plan</span>
-                    ) : rate.seen.length > 0 ? (
-                      <Button size="compact-xs" variant="default" onClick={() => use(rate, learned)}>
-                        Plan with {two(rate.learned.value)}
-                        <span className="visually-hidden"> for {NAMES[rate.rate]}</span>
-                      </Button>
-                    ) : (
-                      'the usual'
-                    )}
-                  </td>
-                </tr>
-              );
-            })}
+            {rates.map((rate) => (
+              <tr key={rate.rate}>
+                <td>
+                  {NAMES[rate.rate]}
+                  <br />
+                  <span className="quiet">{rate.unit}</span>
+                </td>
+                <td data-number>{two(rate.prior.value)}</td>
+                <td>
+                  {rate.seen.length === 0
+                    ? 'nothing logged yet'
+                    : rate.seen.map(({ trip, tripId, value }) => (
+                        <div key={tripId}>
+                          {two(value)} <span className="quiet">{trip}</span>
+                        </div>
+                      ))}
+                </td>
+                <td data-number>
+                  {rate.seen.length === 0 ? '' : `${two(rate.learned.value)} ± ${two(rate.learned.error)}`}
+                  {rate.seen.length > 0 && <div className="quiet">from {trips(rate.seen.length)}</div>}
+                </td>
+                <td>
+                  {rider[RATE_RULES[rate.rate].field] === null
+                    ? 'the usual'
+                    : `planned with ${two(rider[RATE_RULES[rate.rate].field]!)}`}
+                  {isPlanned && rate.seen.length > 0 && (
+                    <Take
+                      isTaken={rider[RATE_RULES[rate.rate].field] !== null}
+                      value={two(rate.learned.value)}
+                      of={NAMES[rate.rate]}
+                      onTake={(isTaken) => takeRate(rate, isTaken)}
+                    />
+                  )}
+                </td>
+                <td>
+                  {rate.seen.length === 0 || out.has(rate.rate) ? (
+                    <span className="quiet">the usual</span>
+                  ) : (
+                    `take over ${two(rate.learned.value)}`
+                  )}
+                  {!isPlanned && rate.seen.length > 0 && (
+                    <Take
+                      isTaken={!out.has(rate.rate)}
+                      value={two(rate.learned.value)}
+                      of={NAMES[rate.rate]}
+                      onTake={(isTaken) => takeRate(rate, isTaken)}
+                    />
+                  )}
+                </td>
+              </tr>
+            ))}
           </tbody>
         </table>
         <p className="quiet">
-          One trip moves a rate a little; each further one more. Nothing changes in a plan until you say so,
-          and a trip that was ridden stays as it was.
+          One trip moves a rate a little; each further one more. A new trip takes over what is learned, unless
+          you choose the usual. A trip that was ridden stays as it was.
         </p>
       </section>
       <section className={stage.part} aria-label="Limits found">
         <h2>Limits found on the way</h2>
-        {sways.length === 0 ? (
+        {shown.length === 0 ? (
           <p className="quiet">
-            No bag behind the saddle was ridden yet. Log it under Ride when one sways, or answer the test
-            ride.
+            Nothing yet. Log it under Ride when a bag sways or touches a tyre, or answer the test ride.
           </p>
         ) : (
           <ul>
-            {sways.map((found) => {
-              const limit = swayLimit(found);
+            {shown.map((found) => {
               const bag = bags.find(({ id }) => id === found.bagId);
-              const isUsed = bag !== undefined && bag.swaysFromKgM !== null;
+              const limit = limitOf(found);
+              const used = (found.limit === 'sway' ? bag?.swaysFromKgM : bag?.sagMmPerKg) ?? null;
               return (
-                <li key={found.bagId}>
-                  <strong>{found.name}</strong>:{' '}
-                  {found.swayedKgM === null
-                    ? `calm with up to ${format.moment(found.calmKgM!)} on ${trips(found.trips)}.`
-                    : `swayed with ${format.moment(found.swayedKgM)}${found.calmKgM === null ? '' : `, calm with ${format.moment(found.calmKgM)}`}.`}{' '}
-                  {isPlanned && limit !== null && bag && !isUsed && (
-                    <Button
-                      size="compact-xs"
-                      variant="default"
-                      onClick={() =>
-                        store.edit({
-                          kind: 'change bags',
-                          changes: [{ id: bag.id, patch: { swaysFromKgM: Number(limit.toFixed(2)) } }],
-                        })
-                      }
-                    >
-                      Warn from {format.moment(limit)} on
-                    </Button>
-                  )}
-                  {isUsed && (
-                    <>
-                      Checks warn from {format.moment(bag.swaysFromKgM!)} on.{' '}
-                      <Button
-                        size="compact-xs"
-                        variant="default"
-                        disabled={!isPlanned}
-                        onClick={() =>
-                          store.edit({
-                            kind: 'change bags',
-                            changes: [{ id: bag.id, patch: { swaysFromKgM: null } }],
-                          })
-                        }
-                      >
-                        Use the usual limit
-                      </Button>
-                    </>
+                <li key={limitKey(found)}>
+                  <strong>{found.name}</strong>: {foundWords(found, format)}{' '}
+                  {used !== null && <>{usedWords(found, used, format)} </>}
+                  {limit !== null && bag && isPlanned && (
+                    <Take
+                      isTaken={used !== null}
+                      value={found.limit === 'sway' ? format.moment(limit) : perKg(limit, format)}
+                      of={found.name}
+                      onTake={(isTaken) => takeLimit(found, isTaken)}
+                    />
                   )}
                 </li>
               );
@@ -159,5 +168,35 @@ export function Learned({ rates, sways }: { rates: readonly Rate[]; sways: reado
         )}
       </section>
     </div>
+  );
+}
+
+const perKg = (mm: number, format: Formatter): string =>
+  `${format.length(mm)} under each ${format.mass(1000)}`;
+
+function foundWords({ limit, wrong, well, trips: n }: LimitFound, format: Formatter): string {
+  if (limit === 'sag')
+    return `touched the tyre, so it sags by at least ${perKg(wrong!, format)}${well === null ? '' : `; without touching, by less than ${perKg(well, format)}`}.`;
+  return wrong === null
+    ? `calm with up to ${format.moment(well!)} on ${trips(n)}.`
+    : `swayed with ${format.moment(wrong)}${well === null ? '' : `, calm with ${format.moment(well)}`}.`;
+}
+
+const usedWords = ({ limit }: LimitFound, used: number, format: Formatter): string =>
+  limit === 'sway'
+    ? `Checks warn from ${format.moment(used)} on.`
+    : `Clearances count on ${perKg(used, format)}.`;
+
+/** Takes over what was learned, or goes back to the usual. */
+function Take(props: { isTaken: boolean; value: string; of: string; onTake: (isTaken: boolean) => void }) {
+  const { isTaken, value, of, onTake } = props;
+  return (
+    <>
+      {' '}
+      <Button size="compact-xs" variant="default" onClick={() => onTake(!isTaken)}>
+        {isTaken ? 'Use the usual' : `Plan with ${value}`}
+        <span className="visually-hidden"> for {of}</span>
+      </Button>
+    </>
   );
 }

@@ -1,6 +1,6 @@
 import { Button } from '@mantine/core';
 import { useMemo } from 'react';
-import type { ThingHistory } from '@/core/learning/ridden';
+import type { ThingHistory } from '@/core/learning/histories';
 import { nextTime, type Advice } from '@/core/learning/nextTime';
 import { kindOf } from '@/core/kit/kinds/kinds';
 import { understand } from '@/core/kit/kinds/understand';

@@ -3,7 +3,9 @@
 import { SegmentedControl } from '@mantine/core';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
-import type { Rate, SwayFound, ThingHistory } from '@/core/learning/ridden';
+import type { ThingHistory } from '@/core/learning/histories';
+import type { LimitFound } from '@/core/learning/limits';
+import type { Rate } from '@/core/learning/rates';
 import type { TripSummary } from '@/core/learning/summary';
 import { useRecorded } from '@/ui/pack/useRecorded';
 import { usePlan } from '@/ui/plan/PlanProvider';
@@ -19,7 +21,8 @@ const VIEWS = ['What was used', 'What you learned', 'Next time', 'Compare trips'
 
 export interface ReviewProps {
   rates: readonly Rate[];
-  sways: readonly SwayFound[];
+  limits: readonly LimitFound[];
+  rejected: readonly string[];
   histories: readonly ThingHistory[];
   missed: readonly string[];
   trips: readonly TripSummary[];
@@ -43,7 +46,9 @@ export function ReviewStage(props: ReviewProps) {
         />
       </header>
       {view === 'What was used' && <Used entries={entries} all={recorded.all} />}
-      {view === 'What you learned' && <Learned rates={props.rates} sways={props.sways} />}
+      {view === 'What you learned' && (
+        <Learned rates={props.rates} limits={props.limits} rejected={props.rejected} />
+      )}
       {view === 'Next time' && <NextTime histories={props.histories} missed={props.missed} />}
       {view === 'Compare trips' && <Compare trips={props.trips} />}
       {view === 'Practice' && <Practice />}

@@ -1,12 +1,15 @@
 import { Button, TextInput } from '@mantine/core';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { TROUBLES, type Logged, type LoggedWhat } from '@/core/entries/entry';
 import type { Planned } from '@/core/facts/food';
 import { TROUBLE_WORDS } from '@/core/learning/logWords';
+import { specOf } from '@/core/kit/specs';
 import { portionOf } from '@/core/menu/portion';
 import type { Plan } from '@/core/plan/plan';
 import { plainText } from '@/core/units/text';
+import { purposesOf } from '@/core/needs/purposes';
 import { usePlan } from '@/ui/plan/PlanProvider';
+import { QuantityField } from '@/ui/shared/QuantityField';
 import styles from './Ride.module.css';
 
 type Line = Partial<Omit<Logged, 'id' | 'at' | 'kind' | 'what'>> & { what: LoggedWhat };
@@ -23,6 +26,7 @@ const FIRST: readonly (readonly [LoggedWhat, string])[] = [
   ['filled', 'Filled'],
   ['bought', 'Bought'],
   ['charged', 'Charged'],
+  ['gas left', 'Gas left'],
   ['arrived', 'Arrived'],
   ['trouble', 'Trouble'],
   ['repair', 'Repair'],
@@ -32,6 +36,14 @@ const FIRST: readonly (readonly [LoggedWhat, string])[] = [
 ];
 const ML = [250, 500, 750, 1000, 1500] as const;
 const WH = [5, 10, 20, 40] as const;
+/** As a float or a shake tells it. */
+const FILLS = [
+  [1, 'full'],
+  [0.75, 'three quarters'],
+  [0.5, 'half'],
+  [0.25, 'a quarter'],
+  [0, 'empty'],
+] as const;
 const WEATHERS = ['dry', 'rain', 'hot', 'cold', 'wind against you'] as const;
 const SLEPT = ['well', 'cold', 'too warm', 'badly'] as const;
 
@@ -67,6 +79,8 @@ export function LogButtons({ plan, food, onLog }: Props) {
           .slice(0, 12)
           .map(({ id, name }) => press(id, name, { what: 'ate', amount: 1, thingId: id }));
       }
+      case 'gas left':
+        return <GasLeft plan={plan} press={press} onLog={log} />;
       case 'trouble': {
         const filled = plan.bags.filter(({ place }) => place !== 'body');
         return bagId === null
@@ -124,6 +138,46 @@ export function LogButtons({ plan, food, onLog }: Props) {
       </p>
     </>
   );
+}
+
+interface GasLeftProps {
+  plan: Plan;
+  press: (key: string, label: string, line: Line) => ReactNode;
+  onLog: (line: Line, words: string) => void;
+}
+
+/** What is left in each canister, by how full it feels or by the scale: what was burnt teaches how much a litre takes. */
+function GasLeft({ plan, press, onLog }: GasLeftProps) {
+  const { format } = usePlan();
+  const canisters = plan.things.filter(
+    (thing) => purposesOf(thing).includes('fuel') && specOf(thing, 'fuelG') !== null,
+  );
+  if (canisters.length === 0) return <p className="quiet">No canister is in the kit.</p>;
+  return canisters.map((thing) => {
+    const fullG = thing.quantity * specOf(thing, 'fuelG')!;
+    const { tareG } = thing.specs;
+    const line = (amount: number): Line => ({
+      what: 'gas left',
+      thingId: thing.id,
+      amount: Math.round(amount),
+    });
+    return (
+      <div key={thing.id} className={styles.canister}>
+        <span>{thing.name}</span>
+        {FILLS.map(([share, words]) =>
+          press(`${thing.id} ${share}`, `${words}, ${format.mass(share * fullG)}`, line(share * fullG)),
+        )}
+        {tareG !== undefined && thing.quantity === 1 && (
+          <QuantityField
+            label="Or it weighs"
+            dimension="mass"
+            value={null}
+            onCommit={(massG) => massG !== null && onLog(line(Math.max(0, massG - tareG)), 'Gas left')}
+          />
+        )}
+      </div>
+    );
+  });
 }
 
 function Words({ what, onLog }: { what: 'bought' | 'note'; onLog: (note: string) => void }) {

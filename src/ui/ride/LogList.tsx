@@ -1,6 +1,7 @@
 import { Button } from '@mantine/core';
 import type { Logged } from '@/core/entries/entry';
-import { doubtOf, logWords } from '@/core/learning/logWords';
+import { dayDoubts } from '@/core/learning/doubts';
+import { logWords } from '@/core/learning/logWords';
 import type { Plan } from '@/core/plan/plan';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import styles from './Ride.module.css';
@@ -8,11 +9,12 @@ import styles from './Ride.module.css';
 interface Props {
   plan: Plan;
   lines: readonly Logged[];
+  dayCount: number;
   onStrike: (entryId: string) => void;
 }
 
 /** What was logged, the latest day first. A wrong line is struck out; it stays in the record. */
-export function LogList({ plan, lines, onStrike }: Props) {
+export function LogList({ plan, lines, dayCount, onStrike }: Props) {
   const { format } = usePlan();
   if (lines.length === 0)
     return (
@@ -22,14 +24,17 @@ export function LogList({ plan, lines, onStrike }: Props) {
   return days.map((day) => {
     const own = lines.filter((line) => line.day === day);
     const drunk = own.reduce((sum, { what, amount }) => sum + (what === 'drank' ? (amount ?? 0) : 0), 0);
-    const doubt = doubtOf('drank', drunk, format);
     return (
       <section key={day} aria-label={`Log of day ${day}`}>
         <h3>
           Day {day}
           {drunk > 0 && <span className="quiet">, drank {format.volume(drunk)}</span>}
         </h3>
-        {doubt && <p role="alert">{doubt}</p>}
+        {dayDoubts(own, day, dayCount, plan.trip.startDate, format).map((doubt) => (
+          <p key={doubt} role="alert">
+            {doubt}
+          </p>
+        ))}
         <ul className={styles.log}>
           {[...own].reverse().map((line) => (
             <li key={line.id}>

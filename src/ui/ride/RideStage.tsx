@@ -208,6 +208,7 @@ export function RideStage() {
           <LogList
             plan={plan}
             lines={log}
+            dayCount={dayCount}
             onStrike={(entryId) => entries.record({ kind: 'struck', entryId })}
           />
         </section>

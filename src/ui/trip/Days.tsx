@@ -9,6 +9,7 @@ import { MOST_NIGHTS } from '@/core/trip/trip';
 import { clock, duration } from '@/core/units/format';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import { TimeField } from '@/ui/shared/TimeField';
+import { AsLearned } from '@/ui/shared/AsLearned';
 import styles from './RouteSection.module.css';
 
 /** Keys move a day's end by this. */
@@ -168,6 +169,7 @@ export function Days({ ride, moveEnd }: Props) {
           ? 'The days are suggested: the hardest is as easy as can be.'
           : 'The days end where you set them.'}
       </p>
+      <AsLearned share={draft.plan.rider.paceShare} of="time" />
     </>
   );
 }

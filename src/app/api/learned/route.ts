@@ -1,13 +1,27 @@
 import { NextResponse } from 'next/server';
-import { handler } from '@/app/server/api';
+import { z } from 'zod';
+import { handler, readJson } from '@/app/server/api';
 import { database } from '@/app/server/database';
 import { calledFor } from '@/core/learning/calledFor';
-import { thingHistories } from '@/core/learning/ridden';
-import { reading } from '@/db/access';
-import { readRidden } from '@/db/ridden';
+import { thingHistories } from '@/core/learning/histories';
+import { isOneLine } from '@/core/units/text';
+import { changing, reading } from '@/db/access';
+import { readRidden, setRejected } from '@/db/ridden';
 
 /** What the rider's own trips say of needs and things, for judging what to leave. */
 export const GET = handler('learned', async ({ account }) => {
   const ridden = await reading(database(), account.id, (client) => readRidden(client, account.id));
   return NextResponse.json({ calledFor: calledFor(ridden), histories: thingHistories(ridden) });
+});
+
+const rejectedSchema = z.object({
+  name: z.string().min(1).max(120).refine(isOneLine, 'A rate or a limit is named in one line.'),
+  rejected: z.boolean(),
+});
+
+/** Whether new plans take over a rate or a limit that was learned. */
+export const PUT = handler('learned', async ({ request, account }) => {
+  const { name, rejected } = await readJson(request, rejectedSchema, 4096);
+  await changing(database(), account.id, (client) => setRejected(client, account.id, name, rejected));
+  return NextResponse.json({ name, rejected });
 });

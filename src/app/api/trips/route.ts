@@ -7,8 +7,13 @@ import { parsePlanValue } from '@/core/formats/planFile';
 import { nameSchema, idSchema } from '@/core/units/measures';
 import { LIMITS } from '@/core/plan/limits';
 import { emptyPlan, withFreshIds, type Plan } from '@/core/plan/plan';
-import { changing } from '@/db/access';
+import { limitsFound } from '@/core/learning/limits';
+import { learnedRates } from '@/core/learning/rates';
+import { takeOver } from '@/core/learning/takeOver';
+import { changing, reading } from '@/db/access';
+import { saveChange } from '@/db/history';
 import { insertPlan, readPlan } from '@/db/plans';
+import { readRejected, readRidden } from '@/db/ridden';
 import { countOwned, tooManyThings } from '@/db/trips';
 
 const bodySchema = z.discriminatedUnion('from', [
@@ -16,6 +21,8 @@ const bodySchema = z.discriminatedUnion('from', [
   /** Another trip with the same bike, bags and things, which stay one and the same. */
   z.object({ from: z.literal('trip'), tripId: idSchema, name: nameSchema }),
   z.object({ from: z.literal('file'), plan: z.unknown() }),
+  /** As a file, but made just now, by the questions of a new trip. */
+  z.object({ from: z.literal('list'), plan: z.unknown() }),
 ]);
 
 /** Makes a trip: empty, like another one, or from a plan file. */
@@ -49,9 +56,23 @@ export const POST = handler('make trip', async ({ request, account }) => {
     const owned = await countOwned(client, account.id);
     if (owned.trips >= LIMITS.trips)
       throw new Refusal(422, `An account keeps at most ${LIMITS.trips} trips. Delete one first.`);
-    if (wish.from === 'file' && owned.things + plan.things.length > LIMITS.ownedThings)
+    if ('plan' in wish && owned.things + plan.things.length > LIMITS.ownedThings)
       throw new Refusal(422, tooManyThings);
     await insertPlan(client, account.id, tripId, plan);
   });
+  // A plan from a file stays as it is in the file.
+  if (wish.from !== 'file') await planWithWhatWasLearned(account.id, tripId);
   return NextResponse.json({ tripId }, { status: 201 });
 });
+
+/** One step of the new trip's history, so that it is told and can be undone. */
+async function planWithWhatWasLearned(accountId: string, tripId: string): Promise<void> {
+  const edit = await reading(database(), accountId, async (client) => {
+    const ridden = await readRidden(client, accountId);
+    const made = ridden.length > 0 ? await readPlan(client, accountId, tripId) : null;
+    if (!made) return null;
+    const rejected = new Set(await readRejected(client, accountId));
+    return takeOver(made.plan, learnedRates(ridden), limitsFound(ridden), rejected);
+  });
+  if (edit) await saveChange(database(), accountId, tripId, 0, { id: randomUUID(), op: 'edit', edit });
+}

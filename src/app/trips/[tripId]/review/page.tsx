@@ -1,21 +1,27 @@
 import { database } from '@/app/server/database';
 import { requireAccount } from '@/app/server/session';
 import { missedNames } from '@/core/entries/entry';
-import { learnedRates, swayFound, thingHistories } from '@/core/learning/ridden';
+import { thingHistories } from '@/core/learning/histories';
+import { limitsFound } from '@/core/learning/limits';
+import { learnedRates } from '@/core/learning/rates';
 import { tripSummary } from '@/core/learning/summary';
 import { reading } from '@/db/access';
-import { readRidden } from '@/db/ridden';
+import { readRejected, readRidden } from '@/db/ridden';
 import { ReviewStage } from '@/ui/review/ReviewStage';
 
 export const metadata = { title: 'Review' };
 
 export default async function ReviewPage() {
   const account = await requireAccount();
-  const ridden = await reading(database(), account.id, (client) => readRidden(client, account.id));
+  const [ridden, rejected] = await reading(database(), account.id, async (client) => [
+    await readRidden(client, account.id),
+    await readRejected(client, account.id),
+  ]);
   return (
     <ReviewStage
       rates={learnedRates(ridden)}
-      sways={swayFound(ridden)}
+      limits={limitsFound(ridden)}
+      rejected={rejected}
       histories={thingHistories(ridden)}
       missed={ridden.flatMap(({ entries }) => missedNames(entries))}
       trips={ridden.map(tripSummary)}

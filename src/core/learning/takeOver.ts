@@ -1,0 +1,62 @@
+import { MOST_SAG_MM_PER_KG, type Bag } from '@/core/bag/bag';
+import { usualSagMmPerKg } from '@/core/clearance/tyres';
+
+import type { Edit, SimpleEdit } from '@/core/plan/edit';
+import type { Plan } from '@/core/plan/plan';
+import { limitOf, type LimitFound } from './limits';
+import { RATE_RULES, type Rate } from './rates';
+
+/** By what a rider rejects a limit that was found; a rate is rejected by its name. */
+export const limitKey = ({ limit, bagId }: Pick<LimitFound, 'limit' | 'bagId'>): string =>
+  `${limit} ${bagId}`;
+
+const twoPlaces = (value: number): number => Math.round(value * 100) / 100;
+
+/** What a rider's field becomes with a learned rate; without one, the usual. */
+export const ratePatch = ({ rate, seen, learned }: Rate, isTaken: boolean): Partial<Plan['rider']> => ({
+  [RATE_RULES[rate].field]: isTaken && seen.length > 0 ? twoPlaces(learned.value) : null,
+});
+
+/** What a bag's field becomes with a limit that was found; without one, the usual. */
+export function limitPatch(
+  found: LimitFound,
+  bag: Bag,
+  isTaken: boolean,
+): Pick<Bag, 'swaysFromKgM'> | Pick<Bag, 'sagMmPerKg'> {
+  const value = isTaken ? limitOf(found) : null;
+  if (found.limit === 'sway') return { swaysFromKgM: value === null ? null : twoPlaces(value) };
+  const mmPerKg = value === null ? null : Math.max(usualSagMmPerKg(bag), value);
+  return { sagMmPerKg: mmPerKg === null ? null : Math.min(MOST_SAG_MM_PER_KG, twoPlaces(mmPerKg)) };
+}
+
+/**
+ * What a new plan takes over of what the rider's trips taught: rates of the rider, and limits of the bags that come along. What the rider
+ * rejected stays, or becomes again, as it is usual.
+ *
+ * @param rejected names of rates, and of limits by `limitKey`
+ * @returns null where nothing changes
+ */
+export function takeOver(
+  plan: Plan,
+  rates: readonly Rate[],
+  limits: readonly LimitFound[],
+  rejected: ReadonlySet<string>,
+): Edit | null {
+  const patch: Partial<Plan['rider']> = Object.assign(
+    {},
+    ...rates.map((rate) => ratePatch(rate, !rejected.has(rate.rate))),
+  );
+  const differs = <T extends object>(now: T, then: Partial<T>) =>
+    Object.entries(then).some(([key, value]) => now[key as keyof T] !== value);
+  const changes = plan.bags.flatMap((bag) => {
+    const own = limits.filter(({ bagId }) => bagId === bag.id);
+    const patches = own.map((found) => limitPatch(found, bag, !rejected.has(limitKey(found))));
+    const all: Partial<Bag> = Object.assign({}, ...patches);
+    return differs(bag, all) ? [{ id: bag.id, patch: all }] : [];
+  });
+  const edits: SimpleEdit[] = [
+    ...(differs(plan.rider, patch) ? [{ kind: 'set rider' as const, patch }] : []),
+    ...(changes.length > 0 ? [{ kind: 'change bags' as const, changes }] : []),
+  ];
+  return edits.length === 0 ? null : { kind: 'several', label: 'Plan with what your trips taught', edits };
+}
