@@ -6,6 +6,7 @@ import { inOrder, type Entry, type Trouble } from '@/core/entries/entry';
 import type { TestCheck } from '@/core/instructions/testRide';
 import { factsOf, type Facts } from '@/core/facts/facts';
 import { planOf } from '@/core/plan/riders';
+import { TAIL_CHECK_KGM } from '@/core/ride/massProperties';
 import type { Ridden } from './ridden';
 
 export const LIMITS_FOUND = ['sway', 'sag'] as const;
@@ -20,6 +21,8 @@ export interface LimitFound {
   wrong: number | null;
   /** The same, of trips on which it did not. */
   well: number | null;
+  /** What is usual for such a bag. */
+  usual: number;
   trips: number;
 }
 
@@ -33,7 +36,10 @@ export function limitsFound(trips: readonly Ridden[]): LimitFound[] {
   const found = new Map<string, LimitFound>();
   const note = (limit: LimitName, bag: Bag, value: number, wentWrong: boolean) => {
     const key = `${limit} ${bag.id}`;
-    const own = found.get(key) ?? { limit, bagId: bag.id, name: bag.name, wrong: null, well: null, trips: 0 };
+    const own = found.get(key) ?? {
+      ...{ limit, bagId: bag.id, name: bag.name, wrong: null, well: null, trips: 0 },
+      usual: limit === 'sway' ? TAIL_CHECK_KGM : usualSagMmPerKg(bag),
+    };
     // Less swings a pack than did once; a pack sags as far as it did once.
     const [worse, better] = limit === 'sway' ? [Math.min, Math.max] : [Math.max, Math.min];
     if (wentWrong) own.wrong = own.wrong === null ? value : worse(own.wrong, value);
@@ -98,14 +104,21 @@ function touchingMmPerKg({ surroundings }: Facts, hung: HungBag): number | null 
   return touching;
 }
 
+/** Straps that would have to give so many times as much as usual did not give: the bag slipped. */
+const SLIPPED = 3;
+export const hasSlipped = ({ limit, wrong, usual }: Pick<LimitFound, 'limit' | 'wrong' | 'usual'>): boolean =>
+  limit === 'sag' && wrong !== null && wrong > SLIPPED * usual;
+
 /**
- * The limit to plan with: between what went wrong and what went well; null where nothing did go wrong. A bag is never taken to sag less than is
- * usual for its place.
+ * The limit to plan with: between what went wrong and what went well; null where nothing went wrong, or the bag must have slipped. A bag is
+ * never taken to sag less than is usual.
  *
- * @example limitOf({ limit: 'sway', wrong: 0.95, well: 0.75 }) // 0.85
+ * @example limitOf({ limit: 'sway', wrong: 0.95, well: 0.75, usual: 1.2 }) // 0.85
  */
-export function limitOf({ limit, wrong, well }: Pick<LimitFound, 'limit' | 'wrong' | 'well'>): number | null {
-  if (wrong === null) return null;
+export function limitOf(found: Pick<LimitFound, 'limit' | 'wrong' | 'well' | 'usual'>): number | null {
+  const { limit, wrong, well, usual } = found;
+  if (wrong === null || hasSlipped(found)) return null;
   const isBetween = well !== null && (limit === 'sway' ? well < wrong : well > wrong);
-  return isBetween ? (wrong + well) / 2 : wrong;
+  const value = isBetween ? (wrong + well) / 2 : wrong;
+  return limit === 'sway' ? value : Math.max(usual, value);
 }

@@ -1,5 +1,4 @@
-import { MOST_SAG_MM_PER_KG, type Bag } from '@/core/bag/bag';
-import { usualSagMmPerKg } from '@/core/clearance/tyres';
+import type { Bag } from '@/core/bag/bag';
 
 import type { Edit, SimpleEdit } from '@/core/plan/edit';
 import type { Plan } from '@/core/plan/plan';
@@ -20,13 +19,11 @@ export const ratePatch = ({ rate, seen, learned }: Rate, isTaken: boolean): Part
 /** What a bag's field becomes with a limit that was found; without one, the usual. */
 export function limitPatch(
   found: LimitFound,
-  bag: Bag,
   isTaken: boolean,
 ): Pick<Bag, 'swaysFromKgM'> | Pick<Bag, 'sagMmPerKg'> {
   const value = isTaken ? limitOf(found) : null;
   if (found.limit === 'sway') return { swaysFromKgM: value === null ? null : twoPlaces(value) };
-  const mmPerKg = value === null ? null : Math.max(usualSagMmPerKg(bag), value);
-  return { sagMmPerKg: mmPerKg === null ? null : Math.min(MOST_SAG_MM_PER_KG, twoPlaces(mmPerKg)) };
+  return { sagMmPerKg: value === null ? null : twoPlaces(value) };
 }
 
 /**
@@ -50,7 +47,7 @@ export function takeOver(
     Object.entries(then).some(([key, value]) => now[key as keyof T] !== value);
   const changes = plan.bags.flatMap((bag) => {
     const own = limits.filter(({ bagId }) => bagId === bag.id);
-    const patches = own.map((found) => limitPatch(found, bag, !rejected.has(limitKey(found))));
+    const patches = own.map((found) => limitPatch(found, !rejected.has(limitKey(found))));
     const all: Partial<Bag> = Object.assign({}, ...patches);
     return differs(bag, all) ? [{ id: bag.id, patch: all }] : [];
   });

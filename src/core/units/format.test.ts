@@ -3,6 +3,7 @@ import {
   formatLength,
   formatMass,
   formatMoment,
+  formatSag,
   formatPressure,
   formatTemperature,
   formatterFor,
@@ -89,5 +90,6 @@ test('pressures and angles', () => {
 test('a moment in kg·m, or in lb·ft', () => {
   // By hand: 1 kg·m is 2.2046 lb times 3.2808 ft.
   expect([formatMoment(1, 'metric'), formatMoment(1, 'imperial')]).toEqual(['1.00 kg·m', '7.2 lb·ft']);
+  expect([formatSag(6, 'metric'), formatSag(6, 'imperial')]).toEqual(['6 mm/kg', '0.11 in/lb']);
   expect(formatMoment(-0.001, 'metric')).toBe('0.00 kg·m');
 });

@@ -61,6 +61,14 @@ export function formatTemperature(celsius: number, units: UnitSystem): string {
 export const formatMoment = (kgM: number, units: UnitSystem): string =>
   units === 'metric' ? `${fixed(kgM, 2)} kg·m` : `${fixed(kgM / (0.45359237 * 0.3048), 1)} lb·ft`;
 
+/**
+ * How far a bag sags under what it carries.
+ *
+ * @example formatSag(6, 'metric') // '6 mm/kg'; formatSag(6, 'imperial') // '0.11 in/lb'
+ */
+export const formatSag = (mmPerKg: number, units: UnitSystem): string =>
+  units === 'metric' ? `${fixed(mmPerKg, 0)} mm/kg` : `${fixed((mmPerKg * 0.45359237) / 25.4, 2)} in/lb`;
+
 /** A way to ride. @example formatDistance(28_677, 'metric') // '28.7 km'; formatDistance(28_677, 'imperial') // '17.8 mi' */
 export function formatDistance(metres: number, units: UnitSystem): string {
   const [value, unit] = units === 'metric' ? [metres / 1000, 'km'] : [metres / 1609.344, 'mi'];
@@ -103,6 +111,7 @@ export interface Formatter {
   pressure(kpa: number): string;
   temperature(celsius: number): string;
   moment(kgM: number): string;
+  sag(mmPerKg: number): string;
   distance(metres: number): string;
   height(metres: number): string;
   speed(kmh: number): string;
@@ -116,6 +125,7 @@ export const formatterFor = (units: UnitSystem): Formatter => ({
   pressure: (kpa) => formatPressure(kpa, units),
   temperature: (celsius) => formatTemperature(celsius, units),
   moment: (kgM) => formatMoment(kgM, units),
+  sag: (mmPerKg) => formatSag(mmPerKg, units),
   distance: (metres) => formatDistance(metres, units),
   height: (metres) => formatHeight(metres, units),
   speed: (kmh) => formatSpeed(kmh, units),

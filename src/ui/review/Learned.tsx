@@ -1,6 +1,6 @@
 import { Button } from '@mantine/core';
 import { useState } from 'react';
-import { limitOf, type LimitFound } from '@/core/learning/limits';
+import { hasSlipped, limitOf, type LimitFound } from '@/core/learning/limits';
 import { RATE_RULES, type Rate } from '@/core/learning/rates';
 import { limitKey, limitPatch, ratePatch } from '@/core/learning/takeOver';
 import type { Formatter } from '@/core/units/format';
@@ -55,7 +55,7 @@ export function Learned({ rates, limits, rejected }: Props) {
     if (isPlanned && bag)
       store.edit({
         kind: 'change bags',
-        changes: [{ id: bag.id, patch: limitPatch(found, bag, isTaken) }],
+        changes: [{ id: bag.id, patch: limitPatch(found, isTaken) }],
       });
   };
   const shown = limits.filter(({ limit, wrong }) => limit === 'sway' || wrong !== null);
@@ -156,7 +156,7 @@ export function Learned({ rates, limits, rejected }: Props) {
                   {limit !== null && bag && isPlanned && (
                     <Take
                       isTaken={used !== null}
-                      value={found.limit === 'sway' ? format.moment(limit) : perKg(limit, format)}
+                      value={found.limit === 'sway' ? format.moment(limit) : format.sag(limit)}
                       of={found.name}
                       onTake={(isTaken) => takeLimit(found, isTaken)}
                     />
@@ -171,12 +171,12 @@ export function Learned({ rates, limits, rejected }: Props) {
   );
 }
 
-const perKg = (mm: number, format: Formatter): string =>
-  `${format.length(mm)} under each ${format.mass(1000)}`;
-
-function foundWords({ limit, wrong, well, trips: n }: LimitFound, format: Formatter): string {
+function foundWords(found: LimitFound, format: Formatter): string {
+  const { limit, wrong, well, trips: n } = found;
+  if (hasSlipped(found))
+    return `touched the tyre. Straps would have to give by ${format.sag(wrong!)} for that: it most likely slipped. Strap it tighter, and look after the first hour.`;
   if (limit === 'sag')
-    return `touched the tyre, so it sags by at least ${perKg(wrong!, format)}${well === null ? '' : `; without touching, by less than ${perKg(well, format)}`}.`;
+    return `touched the tyre, so it sags by ${format.sag(wrong!)} or more${well === null ? '' : `; where it did not touch, by less than ${format.sag(well)}`}.`;
   return wrong === null
     ? `calm with up to ${format.moment(well!)} on ${trips(n)}.`
     : `swayed with ${format.moment(wrong)}${well === null ? '' : `, calm with ${format.moment(well)}`}.`;
@@ -185,7 +185,7 @@ function foundWords({ limit, wrong, well, trips: n }: LimitFound, format: Format
 const usedWords = ({ limit }: LimitFound, used: number, format: Formatter): string =>
   limit === 'sway'
     ? `Checks warn from ${format.moment(used)} on.`
-    : `Clearances count on ${perKg(used, format)}.`;
+    : `Clearances count on ${format.sag(used)}.`;
 
 /** Takes over what was learned, or goes back to the usual. */
 function Take(props: { isTaken: boolean; value: string; of: string; onTake: (isTaken: boolean) => void }) {
