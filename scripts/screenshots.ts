@@ -86,7 +86,10 @@ withApp(async ({ url }) => {
   await visit(desk, 'review');
   await desk.getByText('Practice', { exact: true }).click();
   await desk.getByRole('button', { name: 'Score my load' }).click();
-  await desk.getByText(/of 100/).first().waitFor({ timeout: 60_000 });
+  await desk
+    .getByText(/of 100/)
+    .first()
+    .waitFor({ timeout: 60_000 });
   await shoot(desk, 'practice');
   const phone = await open({ viewport: { width: 390, height: 844 }, hasTouch: true });
   await visit(phone, 'load');

@@ -9,6 +9,7 @@ const STAMP = '.next/gorvin-built';
 const INPUTS = [
   'src',
   'scripts/lib/serviceWorker.ts',
+  'package.json',
   'package-lock.json',
   'next.config.ts',
   'postcss.config.mjs',

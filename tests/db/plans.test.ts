@@ -225,14 +225,15 @@ describe('things owned once and used on many trips', () => {
       });
     forgetPlans();
     const before = await readRidden(pool, account);
+    const bikeId = before[0]!.plan.bike!.id;
     expect(before.map(({ tripId }) => tripId)).toEqual(demoRidden().map(({ tripId }) => tripId));
     expect(learnedRates(before)).toEqual(learnedRates(demoRidden()));
     await pool.query('update thing set mass_g = 2 * mass_g + 100 where account_id = $1', [account]);
     forgetPlans();
     const after = await readRidden(pool, account);
-    expect([learnedRates(after), limitsFound(after), thingHistories(after)]).toEqual([
+    expect([learnedRates(after), limitsFound(after, bikeId), thingHistories(after)]).toEqual([
       learnedRates(before),
-      limitsFound(before),
+      limitsFound(before, bikeId),
       thingHistories(before),
     ]);
     expect(await readRidden(pool, await newAccount())).toEqual([]);

@@ -27,6 +27,7 @@ import { tripSummary } from './summary';
 const format = formatterFor('metric');
 const trips = demoRidden();
 const [june, september] = trips as [Ridden, Ridden];
+const BIKE = june.plan.bike!.id;
 
 test('the worked example of methods 18', () => {
   const seen = { value: 0.62, error: 0.12 };
@@ -78,10 +79,13 @@ test('a log that says nothing teaches nothing, and 40 l in a day is not learned 
 });
 
 test('the seat pack swayed in June and was calm with less in September: the limit lies between', () => {
-  const [pack] = limitsFound(trips).filter(({ name, limit }) => name === 'Seat pack' && limit === 'sway');
+  const [pack] = limitsFound(trips, BIKE).filter(
+    ({ name, limit }) => name === 'Seat pack' && limit === 'sway',
+  );
   expect(pack!.wrong!).toBeGreaterThan(pack!.well!);
   const limit = limitOf(pack!)!;
   expect(limit).toBeCloseTo((pack!.wrong! + pack!.well!) / 2, 9);
+  expect(limitsFound(trips, 'another bike')).toEqual([]);
   expect(limitOf({ limit: 'sway', wrong: null, well: 0.8, usual: 1.2 })).toBeNull();
   expect(limitOf({ limit: 'sway', wrong: 0.7, well: 0.9, usual: 1.2 })).toBe(0.7);
   const withLimit = {
@@ -97,7 +101,7 @@ test('the seat pack swayed in June and was calm with less in September: the limi
 });
 
 test('a roll that touched the tyre sags at least as far as it takes to touch, and the clearance then says so', () => {
-  const roll = limitsFound(trips).find(({ bagId, limit }) => bagId === 'bar-roll' && limit === 'sag')!;
+  const roll = limitsFound(trips, BIKE).find(({ bagId, limit }) => bagId === 'bar-roll' && limit === 'sag')!;
   const { plan } = september;
   expect(tyreGap(plan).gapMm).toBeGreaterThan(0);
   expect(roll.wrong!).toBeGreaterThan(4);
@@ -153,7 +157,7 @@ test('what a trip had taken over already makes no difference to what it teaches'
     expect(rate.seen.length).toBeGreaterThan(0);
     for (const [n, { value }] of rate.seen.entries()) expect(value).toBeCloseTo(usual.seen[n]!.value, 6);
   }
-  const sagOf = (own: Ridden[]) => limitsFound(own).find(({ limit }) => limit === 'sag')!.wrong;
+  const sagOf = (own: Ridden[]) => limitsFound(own, BIKE).find(({ limit }) => limit === 'sag')!.wrong;
   expect(sagOf(taken)).toBeCloseTo(sagOf(trips)!, 9);
 });
 
@@ -166,7 +170,7 @@ function after(plan: Ridden['plan'], edit: Edit): Ridden['plan'] {
 test('a new plan takes over what was learned, and not what was rejected', () => {
   const demo = demoPlan();
   const rates = learnedRates(trips);
-  const limits = limitsFound(trips).map((found) =>
+  const limits = limitsFound(trips, BIKE).map((found) =>
     found.limit === 'sag' && found.bagId === 'bar-roll' ? { ...found, wrong: 9, well: 12 } : found,
   );
   const edit = takeOver(demo, rates, limits, new Set(['pace', 'sway seat-pack']))!;
@@ -182,7 +186,7 @@ test('a new plan takes over what was learned, and not what was rejected', () => 
   expect(takeOver(plan, rates, limits, new Set(['pace', 'sway seat-pack']))).toBeNull();
   const all = new Set(['drinking', 'eating', 'gas', 'charge', 'pace', 'sway seat-pack', 'sag bar-roll']);
   expect(after(plan, takeOver(plan, rates, limits, all)!)).toEqual(demo);
-  expect(takeOver(demo, learnedRates([]), limitsFound([]), new Set())).toBeNull();
+  expect(takeOver(demo, learnedRates([]), limitsFound([], BIKE), new Set())).toBeNull();
 });
 
 test('what is learned is planned with: who drinks more carries more, who is slower arrives later', () => {

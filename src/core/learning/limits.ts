@@ -27,12 +27,13 @@ export interface LimitFound {
 }
 
 /**
- * What bags did on trips and test rides, from the log and the answers: the tail moments with which they swayed, and how far they must have
+ * What bags did on one bike, on trips and test rides, from the log and the answers: the tail moments with which they swayed, and how far they must have
  * sagged to touch a tyre.
  *
+ * @param bikeId of the trips that count: on another bike a bag hangs otherwise
  * @example ridden with 0.7 calmly and with 0.95 swaying: it sways from between the two on
  */
-export function limitsFound(trips: readonly Ridden[]): LimitFound[] {
+export function limitsFound(trips: readonly Ridden[], bikeId: string | null): LimitFound[] {
   const found = new Map<string, LimitFound>();
   const note = (limit: LimitName, bag: Bag, value: number, wentWrong: boolean) => {
     const key = `${limit} ${bag.id}`;
@@ -47,6 +48,7 @@ export function limitsFound(trips: readonly Ridden[]): LimitFound[] {
     found.set(key, { ...own, trips: own.trips + 1 });
   };
   for (const { plan, entries } of trips) {
+    if ((plan.bike?.id ?? null) !== bikeId) continue;
     const facts = factsOf(planOf(plan, null));
     const swayed = bagsWith(entries, 'sways', 'sway');
     const moment = facts.handling?.tailMomentKgM ?? 0;

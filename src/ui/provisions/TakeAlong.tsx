@@ -10,7 +10,7 @@ import styles from './Provisions.module.css';
 
 /** Shopping lists, the plan by hour, and a page for someone at home. */
 export function TakeAlong() {
-  const { evaluation, store, format } = usePlan();
+  const { evaluation, draft, store, format } = usePlan();
   const lists = useMemo(() => shoppingLists(evaluation, format), [evaluation, format]);
   const hours = useMemo(() => planByHour(evaluation, format), [evaluation, format]);
   const home = useMemo(() => pageForHome(evaluation, format), [evaluation, format]);
@@ -30,8 +30,9 @@ export function TakeAlong() {
         <h2>Shopping</h2>
         {lists.length === 0 ? (
           <p className="quiet">
-            Nothing to buy: what you eat is in the kit. Fill the menu from the pantry, or say that you buy on
-            the way.
+            {draft.plan.trip.menu.length === 0
+              ? 'No menu yet. Fill it from the pantry or say that you buy on the way, and what is to be bought is listed here.'
+              : 'Nothing to buy: all that the menu uses is in the kit.'}
           </p>
         ) : (
           <>

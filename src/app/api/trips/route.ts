@@ -72,7 +72,12 @@ async function planWithWhatWasLearned(accountId: string, tripId: string): Promis
     const made = ridden.length > 0 ? await readPlan(client, accountId, tripId) : null;
     if (!made) return null;
     const rejected = new Set(await readRejected(client, accountId));
-    return takeOver(made.plan, learnedRates(ridden), limitsFound(ridden), rejected);
+    return takeOver(
+      made.plan,
+      learnedRates(ridden),
+      limitsFound(ridden, made.plan.bike?.id ?? null),
+      rejected,
+    );
   });
   if (edit) await saveChange(database(), accountId, tripId, 0, { id: randomUUID(), op: 'edit', edit });
 }
