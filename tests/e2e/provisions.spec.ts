@@ -152,6 +152,9 @@ test('the plan to take along: by hour, for someone at home; bad requests say wha
   expect(await (await get('calendar')).text()).toContain('BEGIN:VEVENT');
   expect(await (await get('home.txt')).text()).toContain('If you hear nothing');
   expect((await get('home.pdf')).headers()['content-type']).toBe('application/pdf');
+  // One card for each of the three days.
+  const cards = await (await get('days.pdf')).body();
+  expect(cards.toString('latin1').match(/\/Type \/Page\n/g)).toHaveLength(3);
   expect((await get('everything')).status()).toBe(422);
 });
 

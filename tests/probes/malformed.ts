@@ -56,6 +56,7 @@ export const routes = (tripId: string): [method: string, path: string, body: unk
   ],
   ['GET', `/api/trips/${tripId}/along?as=calendar`, undefined],
   ['GET', `/api/trips/${tripId}/along?as=home.pdf`, undefined],
+  ['GET', `/api/trips/${tripId}/along?as=days.pdf`, undefined],
   ['POST', `/api/trips/${tripId}/head-unit`, {}],
   ['POST', `/api/trips/${tripId}/changes`, { revision: 0, change: { id: 'c', op: 'undo' } }],
   ['POST', '/api/weather', { days: [{ lat: 45, lon: -30, date: '2027-04-16' }] }],

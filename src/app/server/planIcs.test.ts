@@ -1,6 +1,7 @@
 import ICAL from 'ical.js';
 import { demoPlan } from '@/core/demo/plan';
 import { evaluate } from '@/core/evaluation/evaluate';
+import { dayCards } from '@/core/explain/dayCards';
 import { pageForHome, planByHour, shoppingLists } from '@/core/explain/takeAlong';
 import { formatterFor } from '@/core/units/format';
 import { planIcs } from './planIcs';
@@ -49,6 +50,24 @@ test('the page for someone at home has each day, when to expect a message, and w
   expect(pageForHome(evaluate({ ...demo, route: null }), format).join(' ')).toMatch(
     /route is not planned yet/,
   );
+});
+
+test('a card for each day: places by their hours, where to fill, what to eat and to move', () => {
+  const lines = dayCards(evaluate(demo), format);
+  const first = lines.slice(0, lines.indexOf('# Day 2, 2027-04-17'));
+  expect(first.slice(0, 4)).toEqual([
+    '# Day 1, 2027-04-16',
+    expect.stringMatching(/^28\.7 km, \d+ m up\. Set out about 10:30, arrive about .* at Plateau meadow\.$/),
+    expect.stringMatching(/^Sunset 18:\d\d, dark by 19:\d\d\.$/),
+    expect.stringMatching(/^Set out with 1\.\d\d l of water\.$/),
+  ]);
+  const hours = first.flatMap((line) => /^(\d\d:\d\d)  /.exec(line)?.[1] ?? []);
+  expect(hours).toEqual([...hours].sort());
+  expect(hours.length).toBeGreaterThan(4);
+  expect(lines.join('\n')).toMatch(/Cattle trough, water; 0\.2 km off the route; may be dry/);
+  expect(lines.join('\n')).toMatch(/River bend tap, water; leave with 1\.\d\d l/);
+  expect(first).toContainEqual(expect.stringMatching(/^Dinner: /));
+  expect(dayCards(evaluate({ ...demo, route: null }), format)).toEqual([]);
 });
 
 test('what is still to get is on the list for before leaving; the demo eats what it has', () => {

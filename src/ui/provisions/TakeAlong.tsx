@@ -69,7 +69,10 @@ export function TakeAlong() {
                 </li>
               ))}
             </ul>
-            <p className={styles.links}>{save('calendar', 'Save as a calendar')}</p>
+            <p className={styles.links}>
+              {save('calendar', 'Save as a calendar')}
+              {save('days.pdf', 'Save a card for each day')}
+            </p>
           </>
         )}
       </section>

@@ -6,12 +6,13 @@ import { fileName } from '@/app/server/fileName';
 import { planIcs } from '@/app/server/planIcs';
 import { textPdf } from '@/app/server/textPdf';
 import { evaluate } from '@/core/evaluation/evaluate';
+import { dayCards } from '@/core/explain/dayCards';
 import { pageForHome, planByHour, shoppingLists } from '@/core/explain/takeAlong';
 import { formatterFor } from '@/core/units/format';
 import { reading } from '@/db/access';
 import { readPlan } from '@/db/plans';
 
-const kinds = z.enum(['calendar', 'home.txt', 'home.pdf', 'shopping.txt']);
+const kinds = z.enum(['calendar', 'home.txt', 'home.pdf', 'shopping.txt', 'days.pdf']);
 
 /** What goes along on paper or in a calendar: the plan by hour, shopping lists, and a page for someone at home. */
 export const GET = handler<{ tripId: string }>('take along', async ({ request, params, account }) => {
@@ -49,6 +50,11 @@ export const GET = handler<{ tripId: string }>('take along', async ({ request, p
       );
     case 'home.pdf':
       return send(await textPdf(pageForHome(facts, format), trip.name), 'application/pdf', 'for-home.pdf');
+    case 'days.pdf': {
+      const cards = dayCards(facts, format);
+      if (cards.length === 0) throw new Refusal(422, 'Cards by day need a route. Add one on Trip.');
+      return send(await textPdf(cards, trip.name, 'cards'), 'application/pdf', 'by-day.pdf');
+    }
     case 'shopping.txt':
       return send(
         `${shoppingLists(facts, format)
