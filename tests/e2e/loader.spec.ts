@@ -12,6 +12,7 @@ test('one thing too many is settled in two presses', async ({ page, rider }) => 
   await rider.open('load');
   await page.getByRole('button', { name: 'Load for me' }).first().click();
   await expect(page.getByText('Leave this behind and the rest fits: Folding chair')).toBeVisible(SEARCHING);
+  await expect(page.getByText('Folding chair: A luxury.')).toBeVisible();
   // Undone there is nothing to settle, and what came of it is there again once done again.
   const atHome = page.getByRole('button', { name: 'Leave it at home' });
   await page.getByRole('button', { name: 'Undo: Load for me' }).click();

@@ -8,7 +8,7 @@ import type { Plan } from '@/core/plan/plan';
 import { asTaken, type Thing } from '@/core/kit/thing';
 import { kindOf } from '@/core/kit/kinds/kinds';
 import { thingOfKind } from '@/core/kit/kinds/newThing';
-import { worthLeaving } from '@/core/needs/leave';
+import { dangerOfLeaving, regretsTogether, whyLeave, worthLeaving } from '@/core/needs/leave';
 import { learnedChance, needsMet, regrets } from '@/core/needs/met';
 import { bankWh, chargeBudget } from '@/core/power/charge';
 import { neededR, sleepMargin, type SleepSystem } from '@/core/sleep/sleep';
@@ -199,6 +199,18 @@ test('what could be left: the chair first; nothing that keeps warm, is relied on
   ])
     expect(names).not.toContain(kept);
   expect(found.every(({ isDangerous, thing }) => !isDangerous && thing.need !== 'must')).toBe(true);
+});
+
+test('leaving says what it means: a danger, what else would do, or that nothing asks for it', () => {
+  const { needs, taken } = enoughOf(evaluate(demoPlan()));
+  const of = (...ids: string[]) => regretsTogether(needs, taken, new Set(ids));
+  const [aid] = of('first-aid-pouch');
+  expect(dangerOfLeaving(aid!)).toMatch(/^Nothing else is .*first aid.*\. [A-Z]/);
+  const [chair] = of('folding-chair');
+  expect([dangerOfLeaving(chair!), whyLeave(chair!)]).toEqual([null, 'A luxury.']);
+  // Either light will do; without both there is none.
+  const lights = ['front-light', 'head-torch'];
+  expect(of(lights[0]!)[0]!.only.length).toBeLessThan(of(...lights)[0]!.only.length);
 });
 
 /** A small kit of kinds, and what has to be said of it; written by hand. */

@@ -44,3 +44,43 @@ export const worthLeaving = (
 
 const priceOf = ({ thing, regret }: Regret): number =>
   (regret + WHIM) / (thingMassG(thing) + (G_PER_L * thingVolumeMl(thing)) / 1000);
+
+/** The regret of leaving each of some things, as if the others of them were left too: of two lights one may go. */
+export function regretsTogether(
+  needs: readonly NeedMet[],
+  taken: readonly Thing[],
+  ids: ReadonlySet<string>,
+): Regret[] {
+  return taken
+    .filter(({ id }) => ids.has(id))
+    .flatMap((thing) => {
+      const stays = (other: Thing) => other === thing || !ids.has(other.id);
+      const without = needs.map((need) => ({ ...need, things: need.things.filter(stays) }));
+      return regrets(without, [thing]);
+    });
+}
+
+/**
+ * What leaving a thing would mean, in a sentence.
+ *
+ * @example whyLeave(of the second mug) // 'Mug would do.'
+ */
+export function whyLeave({ thing, regret, only, others }: Regret): string {
+  if (only.length > 0) return `Nothing else is ${only[0]!.what}; regret ${regret.toFixed(1)}.`;
+  if (others.length > 0)
+    return `${others
+      .slice(0, 2)
+      .map(({ name }) => name)
+      .join(' and ')} would do.`;
+  return thing.system === 'luxuries' ? 'A luxury.' : 'No need of this trip asks for it.';
+}
+
+/**
+ * The danger of leaving a thing; null where there is none. Said before leaving it is offered.
+ *
+ * @example dangerOfLeaving(of the only light) // 'Nothing else is a light to be seen by. Without one …'
+ */
+export function dangerOfLeaving({ only }: Regret): string | null {
+  const rule = only.find(({ harm }) => harm === 'danger');
+  return rule ? `Nothing else is ${rule.what}. ${rule.why}` : null;
+}

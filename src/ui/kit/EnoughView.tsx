@@ -8,7 +8,7 @@ import { learnedChance, needId } from '@/core/needs/met';
 import { enoughOf } from '@/core/enough/enough';
 import { panelsOf, type Panel } from '@/core/explain/panels';
 import { thingMassG, thingVolumeMl } from '@/core/kit/thing';
-import { worthLeaving } from '@/core/needs/leave';
+import { whyLeave, worthLeaving } from '@/core/needs/leave';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import { Verdict } from '@/ui/shared/Verdict';
 import { FindingItem } from '@/ui/shell/FindingItem';
@@ -147,31 +147,22 @@ function Leave() {
         Little regretted for what they weigh and take up. Luxuries are your own to judge.
       </p>
       <ul className={styles.leave} aria-label="What you could leave">
-        {found.map(({ thing, regret, only, others }) => (
-          <li key={thing.id}>
+        {found.map((regret) => (
+          <li key={regret.thing.id}>
             <span>
-              <strong>{thing.name}</strong>{' '}
+              <strong>{regret.thing.name}</strong>{' '}
               <span className="quiet">
-                {format.mass(thingMassG(thing))}, {format.volume(thingVolumeMl(thing))}.{' '}
-                {others.length > 0
-                  ? `${others
-                      .slice(0, 2)
-                      .map(({ name }) => name)
-                      .join(' and ')} would do.`
-                  : only.length > 0
-                    ? `Nothing else is ${only[0]!.what}; regret ${regret.toFixed(1)}.`
-                    : thing.system === 'luxuries'
-                      ? 'A luxury.'
-                      : 'No need of this trip asks for it.'}
-                {unusedWords(histories.find(({ thingId }) => thingId === thing.id))}
+                {format.mass(thingMassG(regret.thing))}, {format.volume(thingVolumeMl(regret.thing))}.{' '}
+                {whyLeave(regret)}
+                {unusedWords(histories.find(({ thingId }) => thingId === regret.thing.id))}
               </span>
             </span>
             <Button
               size="compact-sm"
               variant="default"
-              onClick={() => store.edit({ kind: 'place', moves: [{ thingId: thing.id, to: 'home' }] })}
+              onClick={() => store.edit({ kind: 'place', moves: [{ thingId: regret.thing.id, to: 'home' }] })}
             >
-              Leave<span className="visually-hidden"> {thing.name} at home</span>
+              Leave<span className="visually-hidden"> {regret.thing.name} at home</span>
             </Button>
           </li>
         ))}

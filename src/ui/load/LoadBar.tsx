@@ -2,12 +2,14 @@
 
 import { Button } from '@mantine/core';
 import { lazy, Suspense, useState } from 'react';
+import { enoughOf } from '@/core/enough/enough';
 import { TERMS } from '@/core/packing/costs';
 import type { LoadProposal } from '@/core/load';
 import { compartmentName } from '@/core/plan/edit';
 import { FILLING_WORDS, FILLINGS } from '@/core/trip/trip';
 import { compartmentsOf } from '@/core/plan/where';
 import { loadSummary } from '@/core/evaluation/loadSummary';
+import { dangerOfLeaving, regretsTogether, whyLeave } from '@/core/needs/leave';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import { Choice } from '@/ui/shared/Choice';
 import { Working } from '@/ui/shared/States';
@@ -147,6 +149,7 @@ function Outcome({ proposal, onClose }: { proposal: LoadProposal; onClose: () =>
           </>
         )}
       </p>
+      {open.length > 0 && <WhyLeave ids={open.map(({ thingId }) => thingId)} />}
       <Summary />
       <div className={styles.actions}>
         {open.length > 0 && (
@@ -179,6 +182,37 @@ function Outcome({ proposal, onClose }: { proposal: LoadProposal; onClose: () =>
       </div>
       <Changes />
     </div>
+  );
+}
+
+/** So many reasons are told at once; the rest is under Kit, "Is it enough?". */
+const REASONS_TOLD = 4;
+
+/** What leaving things would mean; a danger before anything else. */
+function WhyLeave({ ids }: { ids: readonly string[] }) {
+  const { evaluation } = usePlan();
+  const { needs, taken, isJudged } = enoughOf(useNextBreath(evaluation));
+  if (!isJudged) return null;
+  const left = regretsTogether(needs, taken, new Set(ids));
+  const dangers = left.flatMap((regret) => {
+    const danger = dangerOfLeaving(regret);
+    return danger === null ? [] : [{ name: regret.thing.name, danger }];
+  });
+  return (
+    <>
+      {dangers.map(({ name, danger }) => (
+        <p key={name} role="alert" className={styles.danger}>
+          Do not leave {name}. {danger}
+        </p>
+      ))}
+      <p className="quiet">
+        {left
+          .filter((regret) => dangerOfLeaving(regret) === null)
+          .slice(0, REASONS_TOLD)
+          .map((regret) => `${regret.thing.name}: ${whyLeave(regret)}`)
+          .join(' ')}
+      </p>
+    </>
   );
 }
 

@@ -6,12 +6,13 @@ import { bikeFactsOf } from '@/core/facts/bikeFacts';
 import type { Plan } from '@/core/plan/plan';
 import { compartmentsOf } from '@/core/plan/where';
 import { carriersOf, planOf, ridersOf, sharesOf } from '@/core/plan/riders';
-import { LEAVE_POINTS, placingPoints, TERMS, weightOf, type Term } from '@/core/packing/costs';
+import { placingPoints, TERMS, weightOf, type Term } from '@/core/packing/costs';
 import { obstacleFor, staysDry } from '@/core/packing/rules';
 import { goesInSingles, singlesOf } from '@/core/packing/singles';
 import { naturesTogether } from '@/core/packing/natures';
 import { isUnwanted, partnersOf } from '@/core/packing/wishes';
 import type { Spot } from '@/core/packing/spots';
+import { leavePoints } from './leavePoints';
 import { comfortableMl, neededMl } from '@/core/packing/volume';
 
 /**
@@ -212,6 +213,7 @@ export function compileInstance(plan: Plan): Instance {
     baseTailKgM[rider]! += (spot.bag.massG / 1000) * tail(spot);
   });
   const massG = sum(members, thingMassG);
+  const pointsLeaving = leavePoints(plan);
   const everythingG = massG.reduce((whole, mass) => whole + mass, 0);
   const mayRide = (i: number, rider: number) =>
     riderOf.some((own, j) => own === rider && allowed[i * m + j] === 1);
@@ -231,7 +233,7 @@ export function compileInstance(plan: Plan): Instance {
     system: Int32Array.from(things, (thing) => SYSTEMS.indexOf(thing.system)),
     stores: Uint8Array.from(members, (lot) => (lot.some(isStore) ? 1 : 0)),
     natures: Int32Array.from(members, (lot) => naturesTogether(lot, holders)),
-    leave: sum(members, (thing) => LEAVE_POINTS[thing.need] * weightOf(plan, 'left behind')),
+    leave: sum(members, (thing) => pointsLeaving(thing) * weightOf(plan, 'left behind')),
     capacityMl: Float64Array.from(spots, (spot) => spot.capacityMl),
     limitG: Float64Array.from(spots, (spot) => spot.compartment.limitG ?? Infinity),
     bagOf: Int32Array.from(spots, (spot) => bagIndex.get(spot.bag.id)!),
