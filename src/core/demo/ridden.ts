@@ -33,6 +33,8 @@ interface Told {
   home: readonly string[];
   unused: readonly string[];
   missed: readonly string[];
+  /** Checked on the bike a week before. */
+  checked: readonly string[];
   log: readonly (Partial<Omit<Logged, 'id' | 'at' | 'kind'>> & Pick<Logged, 'what' | 'day'>)[];
 }
 
@@ -58,6 +60,7 @@ const TOLD: readonly Told[] = [
       'brake-pads',
     ],
     missed: ['Insect spray'],
+    checked: ['bike brakes', 'bike bolts', 'bike chain'],
     log: [
       { what: 'drank', day: 1, amount: 1500 },
       { what: 'drank', day: 1, amount: 750 },
@@ -93,6 +96,7 @@ const TOLD: readonly Told[] = [
       'brake-pads',
     ],
     missed: ['Warm mittens'],
+    checked: ['bike chain'],
     log: [
       { what: 'drank', day: 1, amount: 1500 },
       { what: 'drank', day: 1, amount: 1000 },
@@ -145,6 +149,7 @@ function ridden(told: Told): Ridden {
     };
   };
   const entries: Entry[] = [
+    ...told.checked.map((taskId): Entry => ({ kind: 'done', taskId, done: true, ...next(-6) })),
     ...told.log.map((line): Entry => ({
       ...{ amount: null, thingId: null, bagId: null, trouble: null, note: '', alongM: null },
       ...line,

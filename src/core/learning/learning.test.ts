@@ -15,6 +15,7 @@ import type { NeedRule } from '@/core/needs/table';
 import { calledFor } from './calledFor';
 import { dayDoubts, wasBefore } from './doubts';
 import { thingHistories } from './histories';
+import { lastDone } from './lastDone';
 import { limitOf, limitsFound } from './limits';
 import { logWords } from './logWords';
 import { likelyAnswers, nextTime } from './nextTime';
@@ -287,4 +288,19 @@ test('needs that trips never called for weigh less, and the worked example of me
   expect(worthLeaving(needs, taken, chanceOf).map(({ thing }) => thing.name)).not.toContain(
     'First aid pouch',
   );
+});
+
+test('a check of the bike was last done before the last trip that had it ticked', () => {
+  const of = (taskId: string) => lastDone(trips).find((each) => each.taskId === taskId);
+  expect(of('bike chain')).toEqual({ bikeId: BIKE, taskId: 'bike chain', on: '2026-09-05' });
+  expect(of('bike brakes')!.on).toBe('2026-06-12');
+  const takenBack: Entry = {
+    id: 'back',
+    at: '2026-09-06T08:00:00Z',
+    kind: 'done',
+    taskId: 'bike chain',
+    done: false,
+  };
+  const again = [june, { ...september, entries: [...september.entries, takenBack] }];
+  expect(lastDone(again).find(({ taskId }) => taskId === 'bike chain')!.on).toBe('2026-06-12');
 });

@@ -1,8 +1,7 @@
 'use client';
 
 import { Button, Checkbox } from '@mantine/core';
-import { useEffect, useMemo, useState } from 'react';
-import type { CalledFor } from '@/core/learning/calledFor';
+import { useMemo } from 'react';
 import type { ThingHistory } from '@/core/learning/histories';
 import { learnedChance, needId } from '@/core/needs/met';
 import { enoughOf } from '@/core/enough/enough';
@@ -10,6 +9,7 @@ import { panelsOf, type Panel } from '@/core/explain/panels';
 import { thingMassG, thingVolumeMl } from '@/core/kit/thing';
 import { whyLeave, worthLeaving } from '@/core/needs/leave';
 import { usePlan } from '@/ui/plan/PlanProvider';
+import { useLearned } from '@/ui/shared/useLearned';
 import { Verdict } from '@/ui/shared/Verdict';
 import { FindingItem } from '@/ui/shell/FindingItem';
 import styles from './EnoughView.module.css';
@@ -100,25 +100,6 @@ function PanelSection({ panel }: { panel: Panel }) {
       {caution && <p className={styles.caution}>{caution}</p>}
     </section>
   );
-}
-
-interface Learned {
-  calledFor: CalledFor;
-  histories: readonly ThingHistory[];
-}
-const NOTHING: Learned = { calledFor: {}, histories: [] };
-
-/** What the rider's own trips say; nothing until it is here, and nothing without a network. */
-function useLearned(): Learned {
-  const [learned, setLearned] = useState(NOTHING);
-  useEffect(() => {
-    const controller = new AbortController();
-    fetch('/api/learned', { signal: controller.signal })
-      .then(async (response) => response.ok && setLearned((await response.json()) as Learned))
-      .catch(() => undefined);
-    return () => controller.abort();
-  }, []);
-  return learned;
 }
 
 const unusedWords = (history: ThingHistory | undefined): string =>

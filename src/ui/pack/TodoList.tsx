@@ -2,6 +2,7 @@ import { Button, Checkbox } from '@mantine/core';
 import { useMemo } from 'react';
 import { todoList, type Todo } from '@/core/readiness/todo';
 import { usePlan } from '@/ui/plan/PlanProvider';
+import { useLearned } from '@/ui/shared/useLearned';
 import styles from './PackStage.module.css';
 
 interface Props {
@@ -11,7 +12,12 @@ interface Props {
 
 /** Everything to do before leaving, by its latest day. */
 export function TodoList({ done, onTick }: Props) {
-  const { evaluation, store, format } = usePlan();
+  const { evaluation, draft, store, format } = usePlan();
+  const { lastDone } = useLearned();
+  const bikeId = draft.plan.bike?.id;
+  const before = new Map(
+    lastDone.filter((each) => each.bikeId === bikeId).map(({ taskId, on }) => [taskId, on]),
+  );
   const todos = useMemo(() => todoList(evaluation, format), [evaluation, format]);
   const days = [...new Set(todos.map(({ daysBefore }) => daysBefore))];
   const hasDate = todos.some(({ latest }) => latest !== null);
@@ -37,7 +43,7 @@ export function TodoList({ done, onTick }: Props) {
                   <li key={id} data-kind="put in">
                     <Checkbox
                       label={words}
-                      description={`${how}${isForMechanic ? ' For a mechanic, if in doubt.' : ''}`}
+                      description={`${how}${isForMechanic ? ' For a mechanic, if in doubt.' : ''}${id.startsWith('bike ') && before.has(id) ? ` Last done on ${before.get(id)!}.` : ''}`}
                       checked={done.has(id)}
                       onChange={(event) => onTick(id, event.currentTarget.checked)}
                     />

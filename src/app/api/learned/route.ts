@@ -3,6 +3,7 @@ import { z } from 'zod';
 import { handler, readJson } from '@/app/server/api';
 import { database } from '@/app/server/database';
 import { calledFor } from '@/core/learning/calledFor';
+import { lastDone } from '@/core/learning/lastDone';
 import { thingHistories } from '@/core/learning/histories';
 import { isOneLine } from '@/core/units/text';
 import { changing, reading } from '@/db/access';
@@ -11,7 +12,11 @@ import { readRidden, setRejected } from '@/db/ridden';
 /** What the rider's own trips say of needs and things, for judging what to leave. */
 export const GET = handler('learned', async ({ account }) => {
   const ridden = await reading(database(), account.id, (client) => readRidden(client, account.id));
-  return NextResponse.json({ calledFor: calledFor(ridden), histories: thingHistories(ridden) });
+  return NextResponse.json({
+    calledFor: calledFor(ridden),
+    histories: thingHistories(ridden),
+    lastDone: lastDone(ridden),
+  });
 });
 
 const rejectedSchema = z.object({
