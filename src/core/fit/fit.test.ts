@@ -358,7 +358,7 @@ describe('the checker', () => {
   });
 });
 
-test('every placement is sound by the checker: thousands of random sets in every shape', () => {
+test('every placement is sound by the checker: a thousand random sets in every shape', () => {
   let [closed, lying] = [0, 0];
   fc.assert(
     fc.property(seeds, (seed) => {
@@ -372,12 +372,12 @@ test('every placement is sound by the checker: thousands of random sets in every
       closed += Number(fit.closes);
       lying += fit.lying.length;
     }),
-    { numRuns: 2000 },
+    { numRuns: 1000 },
   );
   // The sets are neither all too much nor all trifles.
-  expect(closed).toBeGreaterThan(200);
-  expect(closed).toBeLessThan(1900);
-  expect(lying).toBeGreaterThan(5000);
+  expect(closed).toBeGreaterThan(100);
+  expect(closed).toBeLessThan(950);
+  expect(lying).toBeGreaterThan(2500);
 });
 
 test('soft layers: their share of the free room by sampling points, from the bottom up', () => {
