@@ -1,6 +1,6 @@
 'use client';
 
-import { Button, Checkbox, SegmentedControl } from '@mantine/core';
+import { Button, Checkbox } from '@mantine/core';
 import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { offersFor } from '@/core/advice/offer';
@@ -10,6 +10,7 @@ import type { Thing } from '@/core/kit/thing';
 import { SectionDrawing } from '@/ui/load/SectionDrawing';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import { Empty } from '@/ui/shared/States';
+import { Views } from '@/ui/shared/Views';
 import { saveFile } from '@/ui/shared/saveFile';
 import { FindThing } from './FindThing';
 import { FloorList } from './FloorList';
@@ -41,7 +42,7 @@ export function PackStage({ earlier = [], isBeforeLeaving = false }: Props) {
   const bags = useMemo(() => packSteps(evaluation), [evaluation]);
   /** Put off for now, and asked about again when the others are in. */
   const [later, setLater] = useState<readonly string[]>([]);
-  const [view, setView] = useState<string>(isBeforeLeaving ? 'Before leaving' : 'By bag');
+  const [view, setView] = useState<(typeof VIEWS)[number]>(isBeforeLeaving ? 'Before leaving' : 'By bag');
   const { packed, unsent, problem, isStuck } = recorded;
 
   const steps = bags.flatMap((bag) =>
@@ -98,13 +99,14 @@ export function PackStage({ earlier = [], isBeforeLeaving = false }: Props) {
           )}
         </p>
       )}
-      <SegmentedControl
-        className={styles.views}
-        aria-label="Show"
-        data={[...VIEWS]}
-        value={view}
-        onChange={setView}
-      />
+      <div className={styles.views}>
+        <Views
+          label="Show"
+          value={view}
+          onChoose={setView}
+          options={VIEWS.map((value) => ({ value, label: value }))}
+        />
+      </div>
       {view === 'As laid out' && (
         <FloorList bags={bags} packed={packed} onTick={(id, is) => entries.tick(id, is)} />
       )}

@@ -1,9 +1,9 @@
 'use client';
 
-import { SegmentedControl } from '@mantine/core';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { FoodView } from './FoodView';
+import { Views } from '@/ui/shared/Views';
 import stage from '@/ui/shared/stage.module.css';
 
 const WaterView = dynamic(() => import('./WaterView').then((module) => module.WaterView), { ssr: false });
@@ -28,12 +28,11 @@ export function ProvisionsStage() {
     <div className={stage.page}>
       <header className={stage.header}>
         <h1>Provisions</h1>
-        <SegmentedControl
-          className={stage.views}
-          aria-label="What is shown"
+        <Views
+          label="What is shown"
           value={view}
-          onChange={(next) => setView(next as View)}
-          data={Object.entries(VIEWS).map(([value, { label }]) => ({ value, label }))}
+          onChoose={setView}
+          options={Object.entries(VIEWS).map(([value, { label }]) => ({ value: value as View, label }))}
         />
       </header>
       <Part />

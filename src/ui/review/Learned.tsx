@@ -6,6 +6,7 @@ import { limitKey, limitPatch, ratePatch } from '@/core/learning/takeOver';
 import type { Formatter } from '@/core/units/format';
 import { usePlan, useSaving } from '@/ui/plan/PlanProvider';
 import stage from '@/ui/shared/stage.module.css';
+import styles from './Review.module.css';
 
 const NAMES: Record<Rate['rate'], string> = {
   drinking: 'Drinking',
@@ -63,7 +64,7 @@ export function Learned({ rates, limits, rejected }: Props) {
     <div className={stage.parts}>
       <section className={`${stage.part} ${stage.wide}`} aria-label="Rates">
         <h2>Rates</h2>
-        <table className={stage.table}>
+        <table className={`${stage.table} ${stage.stacked}`}>
           <thead>
             <tr>
               <th scope="col">Rate</th>
@@ -86,47 +87,59 @@ export function Learned({ rates, limits, rejected }: Props) {
                   <br />
                   <span className="quiet">{rate.unit}</span>
                 </td>
-                <td data-number>{two(rate.prior.value)}</td>
-                <td>
-                  {rate.seen.length === 0
-                    ? 'nothing logged yet'
-                    : rate.seen.map(({ trip, tripId, value }) => (
-                        <div key={tripId}>
-                          {two(value)} <span className="quiet">{trip}</span>
-                        </div>
-                      ))}
+                <td data-number data-label="Usual">
+                  {two(rate.prior.value)}
                 </td>
-                <td data-number>
-                  {rate.seen.length === 0 ? '' : `${two(rate.learned.value)} ± ${two(rate.learned.error)}`}
-                  {rate.seen.length > 0 && <div className="quiet">from {trips(rate.seen.length)}</div>}
+                <td data-label="Seen">
+                  <div>
+                    {rate.seen.length === 0
+                      ? 'nothing logged yet'
+                      : rate.seen.map(({ trip, tripId, value }) => (
+                          <div key={tripId}>
+                            {two(value)} <span className="quiet">{trip}</span>
+                          </div>
+                        ))}
+                  </div>
                 </td>
-                <td>
-                  {rider[RATE_RULES[rate.rate].field] === null
-                    ? 'the usual'
-                    : `planned with ${two(rider[RATE_RULES[rate.rate].field]!)}`}
-                  {isPlanned && rate.seen.length > 0 && (
-                    <Take
-                      isTaken={rider[RATE_RULES[rate.rate].field] !== null}
-                      value={two(rate.learned.value)}
-                      of={NAMES[rate.rate]}
-                      onTake={(isTaken) => takeRate(rate, isTaken)}
-                    />
+                <td data-number data-label="Learned">
+                  {rate.seen.length > 0 && (
+                    <div>
+                      {two(rate.learned.value)} ± {two(rate.learned.error)}{' '}
+                      <span className={styles.from}>from {trips(rate.seen.length)}</span>
+                    </div>
                   )}
                 </td>
-                <td>
-                  {rate.seen.length === 0 || out.has(rate.rate) ? (
-                    <span className="quiet">the usual</span>
-                  ) : (
-                    `take over ${two(rate.learned.value)}`
-                  )}
-                  {!isPlanned && rate.seen.length > 0 && (
-                    <Take
-                      isTaken={!out.has(rate.rate)}
-                      value={two(rate.learned.value)}
-                      of={NAMES[rate.rate]}
-                      onTake={(isTaken) => takeRate(rate, isTaken)}
-                    />
-                  )}
+                <td data-label="In this plan">
+                  <div>
+                    {rider[RATE_RULES[rate.rate].field] === null
+                      ? 'the usual'
+                      : `planned with ${two(rider[RATE_RULES[rate.rate].field]!)}`}
+                    {isPlanned && rate.seen.length > 0 && (
+                      <Take
+                        isTaken={rider[RATE_RULES[rate.rate].field] !== null}
+                        value={two(rate.learned.value)}
+                        of={NAMES[rate.rate]}
+                        onTake={(isTaken) => takeRate(rate, isTaken)}
+                      />
+                    )}
+                  </div>
+                </td>
+                <td data-label="New plans">
+                  <div>
+                    {rate.seen.length === 0 || out.has(rate.rate) ? (
+                      <span className="quiet">the usual</span>
+                    ) : (
+                      `take over ${two(rate.learned.value)}`
+                    )}
+                    {!isPlanned && rate.seen.length > 0 && (
+                      <Take
+                        isTaken={!out.has(rate.rate)}
+                        value={two(rate.learned.value)}
+                        of={NAMES[rate.rate]}
+                        onTake={(isTaken) => takeRate(rate, isTaken)}
+                      />
+                    )}
+                  </div>
                 </td>
               </tr>
             ))}

@@ -1,6 +1,5 @@
 'use client';
 
-import { SegmentedControl } from '@mantine/core';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import type { ThingHistory } from '@/core/learning/histories';
@@ -12,6 +11,7 @@ import { usePlan } from '@/ui/plan/PlanProvider';
 import { Learned } from './Learned';
 import { NextTime } from './NextTime';
 import { Used } from './Used';
+import { Views } from '@/ui/shared/Views';
 import stage from '@/ui/shared/stage.module.css';
 
 const Compare = dynamic(() => import('./Compare').then((module) => module.Compare), { ssr: false });
@@ -32,17 +32,16 @@ export interface ReviewProps {
 export function ReviewStage(props: ReviewProps) {
   const { store } = usePlan();
   const { entries, recorded } = useRecorded(store.tripId);
-  const [view, setView] = useState<string>(VIEWS[0]);
+  const [view, setView] = useState<(typeof VIEWS)[number]>(VIEWS[0]);
   return (
     <div className={stage.page}>
       <header className={stage.header}>
         <h1>Review</h1>
-        <SegmentedControl
-          className={stage.views}
-          aria-label="What is shown"
+        <Views
+          label="What is shown"
           value={view}
-          onChange={setView}
-          data={[...VIEWS]}
+          onChoose={setView}
+          options={VIEWS.map((value) => ({ value, label: value }))}
         />
       </header>
       {view === 'What was used' && <Used entries={entries} all={recorded.all} />}
