@@ -665,6 +665,14 @@ test('things worn count; things on the floor or at home do not; a hotel needs no
   );
 });
 
+test('before there is any bag, that is said, and not of each thing that it is not on the bike; loading is not ready', () => {
+  const demo = demoPlan();
+  const { findings, stages } = evaluate({ ...demo, bags: [], load: [] });
+  expect(findings.filter(({ message }) => /on the bike\.$/.test(message))).toEqual([]);
+  expect(findings.map(({ message }) => message)).toContain('There are no bags yet.');
+  expect(stages.find(({ stage }) => stage === 'load')!.verdict).not.toBe('ready');
+});
+
 test('findings come worst first, and each stage shows its worst', () => {
   const { findings, stages } = evaluate(demoPlan());
   const order = { stop: 0, check: 1, note: 2 };

@@ -28,6 +28,8 @@ function missing(
       if (!severity || facts.plan.things.length === 0 || taken(facts).some(has)) return [];
       const owned = facts.plan.things.filter(has);
       const left = owned.filter((thing) => facts.home.includes(thing));
+      // Before there is any bag, it is that which is said.
+      if (owned.length > left.length && facts.compartments.length === 0) return [];
       const back = left.slice(0, 1).map((thing): Fix => ({
         label: `Bring ${thing.name} after all`,
         edit: { kind: 'place', moves: [{ thingId: thing.id, to: 'floor' }] },
