@@ -74,6 +74,42 @@ test('a rating that is not known is asked for, and what a thing is for can be sa
   await saved(page);
 });
 
+test.describe('with a need that the rider never has', () => {
+  test.use({
+    plan: async ({ plan }, use) => {
+      await use({ ...plan, trip: { ...plan.trip, dismissed: ['insects'] } });
+    },
+  });
+
+  test('new trips do not ask for it either, until it is asked for again', async ({
+    page,
+    rider,
+    baseURL,
+  }) => {
+    const dismissedOnNew = async (): Promise<string[]> => {
+      const headers = { origin: baseURL! };
+      const data = { from: 'nothing', name: 'New' };
+      const made = await page.request.post('/api/trips', { headers, data });
+      const { tripId } = (await made.json()) as { tripId: string };
+      const plan = await (await page.request.get(`/api/trips/${tripId}/plan`)).json();
+      return (plan as { trip: { dismissed: string[] } }).trip.dismissed;
+    };
+    await rider.open('kit');
+    await page.getByText('Is it enough?', { exact: true }).click();
+    const never = page.getByRole('region', { name: 'Not needed' });
+    await expect(never).toContainText('something against insects');
+    expect(await dismissedOnNew()).toEqual([]);
+    await never.getByRole('button', { name: 'Do not ask on new trips either' }).click();
+    await expect(never).toContainText('New trips do not ask for it.');
+    expect(await dismissedOnNew()).toEqual(['insects']);
+    await accessible(page);
+    await never.getByRole('button', { name: 'Ask again' }).click();
+    await expect(never).toHaveCount(0);
+    await saved(page);
+    expect(await dismissedOnNew()).toEqual([]);
+  });
+});
+
 test.describe('on a phone', () => {
   test.use({ viewport: { width: 390, height: 844 } });
 

@@ -188,6 +188,14 @@ test('a new plan takes over what was learned, and not what was rejected', () => 
   const all = new Set(['drinking', 'eating', 'gas', 'charge', 'pace', 'sway seat-pack', 'sag bar-roll']);
   expect(after(plan, takeOver(plan, rates, limits, all)!)).toEqual(demo);
   expect(takeOver(demo, learnedRates([]), limitsFound([], BIKE), new Set())).toBeNull();
+  // Needs that the rider never has; what a danger is about is asked on every trip.
+  const never = takeOver(
+    demo,
+    [],
+    [],
+    new Set(['need insects', 'need call without a phone', 'need sleep warm', 'need x']),
+  )!;
+  expect(after(demo, never).trip.dismissed.sort()).toEqual(['insects']);
 });
 
 test('what is learned is planned with: who drinks more carries more, who is slower arrives later', () => {

@@ -1,5 +1,7 @@
 import type { Bag } from '@/core/bag/bag';
 
+import { needId } from '@/core/needs/met';
+import { NEEDS_TABLE } from '@/core/needs/table';
 import type { Edit, SimpleEdit } from '@/core/plan/edit';
 import type { Plan } from '@/core/plan/plan';
 import { limitOf, type LimitFound } from './limits';
@@ -10,6 +12,13 @@ export const limitKey = ({ limit, bagId }: Pick<LimitFound, 'limit' | 'bagId'>):
   `${limit} ${bagId}`;
 
 const twoPlaces = (value: number): number => Math.round(value * 100) / 100;
+
+/** By what a rider says that no trip of theirs has a need. */
+export const needKey = (id: string): string => `need ${id}`;
+
+/** Needs that new trips do not ask for. What a danger is about is asked on every trip anew. */
+const neverNeeded = (rejected: ReadonlySet<string>): string[] =>
+  NEEDS_TABLE.filter((rule) => rule.harm !== 'danger' && rejected.has(needKey(needId(rule)))).map(needId);
 
 /** What a rider's field becomes with a learned rate; without one, the usual. */
 export const ratePatch = ({ rate, seen, learned }: Rate, isTaken: boolean): Partial<Plan['rider']> => ({
@@ -28,9 +37,9 @@ export function limitPatch(
 
 /**
  * What a new plan takes over of what the rider's trips taught: rates of the rider, and limits of the bags that come along. What the rider
- * rejected stays, or becomes again, as it is usual.
+ * rejected stays, or becomes again, as it is usual; needs that the rider never has are not asked for.
  *
- * @param rejected names of rates, and of limits by `limitKey`
+ * @param rejected names of rates, of limits by `limitKey`, and of needs by `needKey`
  * @returns null where nothing changes
  */
 export function takeOver(
@@ -51,7 +60,10 @@ export function takeOver(
     const all: Partial<Bag> = Object.assign({}, ...patches);
     return differs(bag, all) ? [{ id: bag.id, patch: all }] : [];
   });
+  const never = neverNeeded(rejected).filter((id) => !plan.trip.dismissed.includes(id));
+  const dismissed = [...plan.trip.dismissed, ...never];
   const edits: SimpleEdit[] = [
+    ...(never.length > 0 ? [{ kind: 'set trip' as const, patch: { dismissed } }] : []),
     ...(differs(plan.rider, patch) ? [{ kind: 'set rider' as const, patch }] : []),
     ...(changes.length > 0 ? [{ kind: 'change bags' as const, changes }] : []),
   ];

@@ -1,14 +1,16 @@
 'use client';
 
 import { Button, Checkbox } from '@mantine/core';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import type { ThingHistory } from '@/core/learning/histories';
+import { needKey } from '@/core/learning/takeOver';
 import { learnedChance, needId } from '@/core/needs/met';
 import { enoughOf } from '@/core/enough/enough';
 import { panelsOf, type Panel } from '@/core/explain/panels';
 import { thingMassG, thingVolumeMl } from '@/core/kit/thing';
 import { whyLeave, worthLeaving } from '@/core/needs/leave';
 import { usePlan } from '@/ui/plan/PlanProvider';
+import { reject } from '@/ui/shared/reject';
 import { useLearned } from '@/ui/shared/useLearned';
 import { Verdict } from '@/ui/shared/Verdict';
 import { FindingItem } from '@/ui/shell/FindingItem';
@@ -41,15 +43,7 @@ export function EnoughView() {
             store.edit({ kind: 'set rider', patch: { coldSleeper: event.currentTarget.checked } })
           }
         />
-        {dismissed.length > 0 && (
-          <Button
-            mt="md"
-            variant="default"
-            onClick={() => store.edit({ kind: 'set trip', patch: { dismissed: [] } })}
-          >
-            Ask again for what you said this trip does not need ({dismissed.length})
-          </Button>
-        )}
+        {dismissed.length > 0 && <Dismissed />}
       </section>
     </div>
   );
@@ -106,6 +100,39 @@ const unusedWords = (history: ThingHistory | undefined): string =>
   history && history.used === 0
     ? ` Unused on ${history.trips === 1 ? 'your last trip' : `${history.trips} trips of ${history.trips}`}.`
     : '';
+
+/** What the rider said this trip does not need: asked for again, or on new trips no more either. What a danger is about always is. */
+function Dismissed() {
+  const { evaluation, draft, store } = usePlan();
+  const { rejected } = useLearned();
+  const [said, setSaid] = useState<string | null>(null);
+  const { dismissed } = draft.plan.trip;
+  const own = enoughOf(evaluation).needs.filter(({ isDismissed }) => isDismissed);
+  const forGood = own.filter(({ id, rule }) => rule.harm !== 'danger' && !rejected.includes(needKey(id)));
+  const ask = async () => {
+    for (const id of dismissed) await reject(needKey(id), false);
+    store.edit({ kind: 'set trip', patch: { dismissed: [] } });
+  };
+  const never = async () => {
+    const problems = await Promise.all(forGood.map(({ id }) => reject(needKey(id), true)));
+    setSaid(problems.find((problem) => problem !== null) ?? 'New trips do not ask for it.');
+  };
+  return (
+    <section aria-label="Not needed">
+      <h2>Not needed</h2>
+      <p>{own.map(({ rule }) => rule.what).join(', ') || 'Nothing that this trip would ask for.'}</p>
+      <Button size="compact-sm" variant="default" onClick={() => void ask()}>
+        Ask again ({dismissed.length})
+      </Button>{' '}
+      {forGood.length > 0 && said === null && (
+        <Button size="compact-sm" variant="default" onClick={() => void never()}>
+          Do not ask on new trips either
+        </Button>
+      )}
+      {said && <p role="status">{said}</p>}
+    </section>
+  );
+}
 
 /** What would be missed least for the room and mass that it frees; nothing whose lack is a danger. */
 function Leave() {

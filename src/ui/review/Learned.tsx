@@ -5,6 +5,7 @@ import { RATE_RULES, type Rate } from '@/core/learning/rates';
 import { limitKey, limitPatch, ratePatch } from '@/core/learning/takeOver';
 import type { Formatter } from '@/core/units/format';
 import { usePlan, useSaving } from '@/ui/plan/PlanProvider';
+import { reject as sendRejected } from '@/ui/shared/reject';
 import stage from '@/ui/shared/stage.module.css';
 import styles from './Review.module.css';
 
@@ -38,13 +39,7 @@ export function Learned({ rates, limits, rejected }: Props) {
       else next.delete(name);
       return next;
     });
-    // Should it not reach the server, the next press does; this plan is as the rider said all the same.
-    void fetch('/api/learned', {
-      method: 'PUT',
-      keepalive: true,
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ name, rejected: isRejected }),
-    }).catch(() => undefined);
+    void sendRejected(name, isRejected);
   };
   const takeRate = (rate: Rate, isTaken: boolean) => {
     reject(rate.rate, !isTaken);

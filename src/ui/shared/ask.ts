@@ -1,8 +1,14 @@
 /** Sends something to the server. Gives null, or a sentence on what went wrong. */
-export async function ask(method: string, url: string, body: unknown = {}): Promise<string | null> {
+export async function ask(
+  method: string,
+  url: string,
+  body: unknown = {},
+  init: RequestInit = {},
+): Promise<string | null> {
   try {
     const response = await fetch(url, {
       method,
+      ...init,
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify(body),
     });

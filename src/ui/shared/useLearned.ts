@@ -7,8 +7,10 @@ export interface WhatTripsSay {
   calledFor: CalledFor;
   histories: readonly ThingHistory[];
   lastDone: readonly LastDone[];
+  /** Rates, limits and needs that new plans leave out. */
+  rejected: readonly string[];
 }
-const NOTHING: WhatTripsSay = { calledFor: {}, histories: [], lastDone: [] };
+const NOTHING: WhatTripsSay = { calledFor: {}, histories: [], lastDone: [], rejected: [] };
 
 /** What the rider's own trips say; nothing until it is here, and nothing without a network. */
 export function useLearned(): WhatTripsSay {

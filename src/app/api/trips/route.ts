@@ -69,9 +69,9 @@ export const POST = handler('make trip', async ({ request, account }) => {
 async function planWithWhatWasLearned(accountId: string, tripId: string): Promise<void> {
   const edit = await reading(database(), accountId, async (client) => {
     const ridden = await readRidden(client, accountId);
-    const made = ridden.length > 0 ? await readPlan(client, accountId, tripId) : null;
-    if (!made) return null;
     const rejected = new Set(await readRejected(client, accountId));
+    const made = ridden.length + rejected.size > 0 ? await readPlan(client, accountId, tripId) : null;
+    if (!made) return null;
     return takeOver(
       made.plan,
       learnedRates(ridden),
