@@ -98,6 +98,7 @@ withApp(async ({ url }) => {
   for (let i = 0; i < 3; i += 1) await phone.getByRole('button', { name: 'Packed', exact: true }).click();
   await shoot(phone, 'pack-phone');
   await visitPage(phone, `${url}/trips/plateau-loop-in-june/ride`);
+  await phone.getByRole('region', { name: 'Log of day 1' }).waitFor();
   await shoot(phone, 'ride-phone');
   await visit(desk, 'pack');
   await shoot(desk, 'pack');

@@ -55,11 +55,13 @@ test('what is ticked without a network is kept over a closed browser, and sent o
   const phone = server.phone();
   server.isDown = true;
   const first = phone.open();
+  // Until the server was asked nobody knows that nothing is recorded.
+  expect(first.getRecorded().isRead).toBe(false);
   first.tick('mug', true);
   first.tick('pot', true);
   first.tick('mug', false);
   await settle();
-  expect(first.getRecorded()).toMatchObject({ unsent: 3, problem: 'No network.' });
+  expect(first.getRecorded()).toMatchObject({ unsent: 3, problem: 'No network.', isRead: true });
   const second = phone.open();
   await settle();
   expect(packedOn(second)).toEqual(['pot']);

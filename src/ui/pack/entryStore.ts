@@ -20,6 +20,8 @@ export interface Recorded {
   tested: readonly Tested[];
   /** Everything, in no order: the log, answers of the review. */
   all: readonly Entry[];
+  /** The server was asked, with whatever outcome: until then it is not known that there is nothing. */
+  isRead: boolean;
   /** Entries that are not on the server yet. */
   unsent: number;
   /** Why they are not, as a sentence; null while all is well. */
@@ -54,6 +56,7 @@ const NOTHING: Recorded = {
   done: new Set(),
   tested: [],
   all: [],
+  isRead: false,
   unsent: 0,
   problem: null,
   isStuck: false,
@@ -70,6 +73,7 @@ export class EntryStore {
   private refused: Entry[] = [];
   private problem: string | null = null;
   private isStuck = false;
+  private isRead = false;
   private sending = false;
   /** Something was recorded elsewhere while this phone was sending. */
   private again = false;
@@ -179,6 +183,7 @@ export class EntryStore {
   }
 
   private taken(batch: readonly Entry[], all: readonly Entry[]): void {
+    this.isRead = true;
     const sent = new Set(batch.map(({ id }) => id));
     this.unsent = this.unsent.filter(({ id }) => !sent.has(id));
     const news = all.filter(({ id }) => sent.has(id) || !this.entries.has(id));
@@ -190,12 +195,14 @@ export class EntryStore {
   }
 
   private later(reason: string): void {
+    this.isRead = true;
     this.problem = reason;
     this.changed();
     this.cancelRetry = this.surroundings.later(() => void this.flush(), RETRY_MS);
   }
 
   private stuck(reason: string): void {
+    this.isRead = true;
     this.problem = reason;
     this.isStuck = true;
     this.changed();
@@ -229,6 +236,7 @@ export class EntryStore {
       done: doneTasks(all),
       tested: all.filter((entry) => entry.kind === 'tested'),
       all,
+      isRead: this.isRead,
       unsent: this.unsent.length + this.refused.length,
       problem: this.problem,
       isStuck: this.isStuck,

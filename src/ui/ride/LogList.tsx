@@ -10,12 +10,15 @@ interface Props {
   plan: Plan;
   lines: readonly Logged[];
   dayCount: number;
+  /** Until the server was asked, nothing is said of an empty log. */
+  isRead: boolean;
   onStrike: (entryId: string) => void;
 }
 
 /** What was logged, the latest day first. A wrong line is struck out; it stays in the record. */
-export function LogList({ plan, lines, dayCount, onStrike }: Props) {
+export function LogList({ plan, lines, dayCount, isRead, onStrike }: Props) {
   const { format } = usePlan();
+  if (lines.length === 0 && !isRead) return null;
   if (lines.length === 0)
     return (
       <p className="quiet">Nothing is logged yet. Two presses are enough; a day can be filled in later.</p>

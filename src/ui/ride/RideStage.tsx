@@ -209,6 +209,7 @@ export function RideStage() {
             plan={plan}
             lines={log}
             dayCount={dayCount}
+            isRead={recorded.isRead}
             onStrike={(entryId) => entries.record({ kind: 'struck', entryId })}
           />
         </section>
