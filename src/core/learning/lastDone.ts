@@ -10,8 +10,8 @@ export interface LastDone {
 }
 
 /**
- * For each bike and each task of the list before leaving, the day on which it was last done on an earlier trip. What was ticked and taken back
- * does not count.
+ * For each bike and each task of the list before leaving, the day on which it was last done on an earlier trip. What was ticked and
+ * unticked again does not count.
  *
  * @example lastDone([june, september]) // [{ bikeId: 'hardtail', taskId: 'bike brakes', on: '2026-09-05' }, …]
  */

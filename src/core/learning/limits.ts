@@ -86,7 +86,7 @@ const isBehind = ({ spots, view }: Facts, bag: Bag): boolean =>
 
 /**
  * How far a bag would have to sag under each kilogram to touch a tyre at full travel, in mm; null where it is not over one, or could sag as far
- * as any bag does without touching. By halving: the more it sags, the less is free.
+ * as bags ever do without touching. By halving: the more it sags, the less is free.
  *
  * @example 40 mm straight above the tyre under 2 kg // 20
  */

@@ -1,18 +1,18 @@
 import { demoPlan } from '@/core/demo/plan';
 import { LEAVE_POINTS } from '@/core/packing/costs';
 import { samplePlan, sampleThing } from '../../../../tests/support/samples';
-import { dearer, leavePoints } from './leavePoints';
+import { regretFactor, leavePoints } from './leavePoints';
 
 const demo = demoPlan();
 const thing = (id: string) => demo.things.find((each) => each.id === id)!;
 
 test('the worked example: regret 3 is half of what regret can add, and nothing adds half a step', () => {
-  expect(dearer(0)).toBe(1);
-  expect(dearer(3)).toBeCloseTo(1.25, 9);
-  expect(dearer(1e9)).toBeLessThanOrEqual(1.5);
+  expect(regretFactor(0)).toBe(1);
+  expect(regretFactor(3)).toBeCloseTo(1.25, 9);
+  expect(regretFactor(1e9)).toBeLessThanOrEqual(1.5);
 });
 
-test('what is regretted costs more to leave than a whim of the same step, and never as much as the next step', () => {
+test('what is regretted costs more to leave than a luxury of the same step, and never as much as the next step', () => {
   const points = leavePoints(demo);
   for (const each of demo.things) {
     expect(points(each)).toBeGreaterThanOrEqual(LEAVE_POINTS[each.need]);
@@ -23,7 +23,7 @@ test('what is regretted costs more to leave than a whim of the same step, and ne
   expect(points(thing('first-aid-pouch'))).toBeGreaterThan(1.1 * LEAVE_POINTS[thing('first-aid-pouch').need]);
 });
 
-test('of two things that do the same neither is dear; with one of them at home the other is', () => {
+test('a thing whose job another does too costs its step alone; with the other at home it costs more', () => {
   const twice = { ...demo, things: [...demo.things, { ...thing('first-aid-pouch'), id: 'second-pouch' }] };
   const step = LEAVE_POINTS[thing('first-aid-pouch').need];
   expect(leavePoints(twice)(thing('first-aid-pouch'))).toBe(step);

@@ -6,7 +6,7 @@ import { LEAVE_POINTS } from '@/core/packing/costs';
 import type { Plan } from '@/core/plan/plan';
 import { planOf } from '@/core/plan/riders';
 
-/** So much dearer at most, so that what the rider called a must outweighs what should come, however regretted that is. */
+/** Regret adds at most half of a step, so that what the rider called a must always costs more to leave than what should come. */
 const MOST_MORE = 0.5;
 /** Half of it at a regret that means a bad night. */
 const HALF_AT = 3;
@@ -22,8 +22,8 @@ export function leavePoints(plan: Plan): (thing: Thing) => number {
   const known = new Map(
     isJudged ? regrets(needs, taken).map(({ thing, regret }) => [thing.id, regret] as const) : [],
   );
-  return ({ id, need }) => LEAVE_POINTS[need] * dearer(known.get(id) ?? 0);
+  return ({ id, need }) => LEAVE_POINTS[need] * regretFactor(known.get(id) ?? 0);
 }
 
-/** @example dearer(0) // 1; dearer(3) // 1.25; never reaches 1.5 */
-export const dearer = (regret: number): number => 1 + (MOST_MORE * regret) / (regret + HALF_AT);
+/** @example regretFactor(0) // 1; regretFactor(3) // 1.25; never reaches 1.5 */
+export const regretFactor = (regret: number): number => 1 + (MOST_MORE * regret) / (regret + HALF_AT);
