@@ -56,13 +56,20 @@ test('an account: made, left, entered again, its passphrase changed, saved as a 
     data: { from: 'nothing', name: 'To be deleted' },
   });
   expect(made.status()).toBe(201);
+  const { tripId } = (await made.json()) as { tripId: string };
+  const missed = { id: 'm', at: '2027-04-18T18:00:00Z', kind: 'missed', name: 'Mittens' };
+  const noted = await page.request.post(`/api/trips/${tripId}/entries`, {
+    headers: { origin: baseURL! },
+    data: { entries: [missed] },
+  });
+  expect(noted.status()).toBe(200);
   const saving = page.waitForEvent('download');
   await page.getByRole('link', { name: 'Save everything as a file' }).click();
   const file = JSON.parse(readFileSync(await (await saving).path(), 'utf8')) as {
     name: string;
     trips: unknown[];
   };
-  expect(file).toMatchObject({ format: 'gorvin-account', name, trips: { length: 1 } });
+  expect(file).toMatchObject({ format: 'gorvin-account', name, trips: { length: 1 }, records: [[missed]] });
   expect(parsePlanValue(file.trips[0])).toMatchObject({
     ok: true,
     value: { trip: { name: 'To be deleted' } },

@@ -5,7 +5,7 @@ const row = (page: Page, name: string) =>
   page.getByRole('grid', { name: 'Inventory' }).getByRole('row').filter({ hasText: name });
 const settled = (page: Page) => expect(page.getByRole('status').filter({ hasText: 'Saving' })).toHaveCount(0);
 
-test('rows pasted from a spreadsheet, changed together, taken back, and each cell by the keyboard', async ({
+test('rows pasted from a spreadsheet, changed together, undone, and each cell by the keyboard', async ({
   page,
   rider,
 }) => {

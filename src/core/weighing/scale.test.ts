@@ -39,7 +39,7 @@ test.each([
   expect(read.ok ? '' : read.error).toMatch(/^The scale /);
 });
 
-test('any bytes give a mass or a sentence; what a scale sends is what it weighed, within a step', () => {
+test('any bytes give a mass or a sentence; what a scale sends is the mass on it, within a step', () => {
   fc.assert(
     fc.property(fc.uint8Array({ maxLength: 24 }), (bytes) => {
       const read = parseWeight(new DataView(Uint8Array.from(bytes).buffer));

@@ -196,7 +196,7 @@ export function InventoryPage({ initial, units, today }: Props) {
         </div>
         {inventory.problem && (
           <p role="alert" className={styles.alert}>
-            {inventory.problem} What you changed last was taken back.
+            {inventory.problem} What you changed last was undone.
           </p>
         )}
         {selected.length > 0 && (

@@ -37,7 +37,7 @@ export interface Inventory {
 
 const MOST_STEPS = 100;
 
-/** What is owned, as this page shows it, with its own undo. Changes are shown at once and taken back where the server refuses them. */
+/** What is owned, as this page shows it, with its own undo. Changes are shown at once and undone where the server refuses them. */
 export function useInventory(initial: readonly Item[]): Inventory {
   const [items, setItems] = useState(initial);
   const [done, setDone] = useState<readonly Step[]>([]);
