@@ -6,6 +6,7 @@ import { readEntries } from './entries';
 import { readAllOwned } from './owned';
 import { readPlan } from './plans';
 import type { Client } from './pool';
+import { readRejected } from './ridden';
 import { listSetups } from './setups';
 import { listTrips } from './trips';
 
@@ -19,6 +20,8 @@ export interface Exported {
   /** What was recorded of each trip while packing, on the way and after it, in the order of `trips`. */
   records: Entry[][];
   setups: Setup[];
+  /** What new plans do not take over or ask for. */
+  rejected: string[];
   inventory: Awaited<ReturnType<typeof readAllOwned>>;
 }
 
@@ -39,6 +42,7 @@ export async function exportAccount(client: Client, account: Account): Promise<E
     trips,
     records,
     setups: await listSetups(client, account.id),
+    rejected: await readRejected(client, account.id),
     inventory: await readAllOwned(client, account.id),
   };
 }

@@ -188,6 +188,13 @@ test('a new plan takes over what was learned, and not what was rejected', () => 
   const all = new Set(['drinking', 'eating', 'gas', 'charge', 'pace', 'sway seat-pack', 'sag bar-roll']);
   expect(after(plan, takeOver(plan, rates, limits, all)!)).toEqual(demo);
   expect(takeOver(demo, learnedRates([]), limitsFound([], BIKE), new Set())).toBeNull();
+  // A limit that was found otherwise stays, where the trips on this bike say nothing against it.
+  const known = {
+    ...demo,
+    bags: demo.bags.map((each) => (each.id === 'seat-pack' ? { ...each, swaysFromKgM: 0.6 } : each)),
+  };
+  const calm = limits.filter(({ limit }) => limit === 'sway').map((found) => ({ ...found, wrong: null }));
+  expect(takeOver(known, [], calm, new Set())).toBeNull();
   // Needs that the rider never has; what a danger is about is asked on every trip.
   const never = takeOver(
     demo,

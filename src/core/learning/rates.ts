@@ -42,7 +42,6 @@ interface Trip {
   facts: Facts;
   rider: Rider;
   log: readonly Logged[];
-  dayCount: number;
 }
 
 const OF_CALCULATED = 'of what is calculated';
@@ -95,7 +94,7 @@ export function learnedRates(trips: readonly Ridden[]): Rate[] {
     const facts = factsOf(planOf(plan, null));
     const dayCount = rideOf(facts)?.days.length ?? plan.trip.nights + 1;
     const log = logOf(entries).filter(({ day }) => day <= dayCount);
-    return { tripId, trip: name, own: { facts, rider: plan.rider, log, dayCount } };
+    return { tripId, trip: name, own: { facts, rider: plan.rider, log } };
   });
   return RATES.map((rate): Rate => {
     const { unit, prior, error, observe } = RATE_RULES[rate];

@@ -1,5 +1,4 @@
 import type { Bag } from '@/core/bag/bag';
-
 import { needId } from '@/core/needs/met';
 import { NEEDS_TABLE } from '@/core/needs/table';
 import type { Edit, SimpleEdit } from '@/core/plan/edit';
@@ -55,7 +54,10 @@ export function takeOver(
   const differs = <T extends object>(now: T, then: Partial<T>) =>
     Object.entries(then).some(([key, value]) => now[key as keyof T] !== value);
   const changes = plan.bags.flatMap((bag) => {
-    const own = limits.filter(({ bagId }) => bagId === bag.id);
+    // Where nothing went wrong there is no limit to take over, and one that was found otherwise stays.
+    const own = limits.filter(
+      (found) => found.bagId === bag.id && (limitOf(found) !== null || rejected.has(limitKey(found))),
+    );
     const patches = own.map((found) => limitPatch(found, !rejected.has(limitKey(found))));
     const all: Partial<Bag> = Object.assign({}, ...patches);
     return differs(bag, all) ? [{ id: bag.id, patch: all }] : [];

@@ -11,7 +11,7 @@ import { thingMassG, thingVolumeMl } from '@/core/kit/thing';
 import { whyLeave, worthLeaving } from '@/core/needs/leave';
 import { usePlan } from '@/ui/plan/PlanProvider';
 import { reject } from '@/ui/shared/reject';
-import { useLearned } from '@/ui/shared/useLearned';
+import { useLearned, type WhatTripsSay } from '@/ui/shared/useLearned';
 import { Verdict } from '@/ui/shared/Verdict';
 import { FindingItem } from '@/ui/shell/FindingItem';
 import styles from './EnoughView.module.css';
@@ -24,6 +24,7 @@ export function EnoughView() {
   const { evaluation, draft, store, format } = usePlan();
   const panels = useMemo(() => panelsOf(evaluation, evaluation.findings, format), [evaluation, format]);
   const { dismissed } = draft.plan.trip;
+  const learned = useLearned();
   return (
     <div className={styles.view}>
       <div className={styles.panels}>
@@ -33,7 +34,7 @@ export function EnoughView() {
       </div>
       <section className={styles.aside} aria-label="What to leave">
         <h2>What you could leave</h2>
-        <Leave />
+        <Leave learned={learned} />
         <Checkbox
           mt="md"
           label="You sleep cold"
@@ -43,7 +44,7 @@ export function EnoughView() {
             store.edit({ kind: 'set rider', patch: { coldSleeper: event.currentTarget.checked } })
           }
         />
-        {dismissed.length > 0 && <Dismissed />}
+        {dismissed.length > 0 && <Dismissed rejected={learned.rejected} />}
       </section>
     </div>
   );
@@ -102,9 +103,8 @@ const unusedWords = (history: ThingHistory | undefined): string =>
     : '';
 
 /** What the rider said this trip does not need: asked for again, or on new trips no more either. What a danger is about always is. */
-function Dismissed() {
+function Dismissed({ rejected }: { rejected: readonly string[] }) {
   const { evaluation, draft, store } = usePlan();
-  const { rejected } = useLearned();
   const [said, setSaid] = useState<string | null>(null);
   const { dismissed } = draft.plan.trip;
   const own = enoughOf(evaluation).needs.filter(({ isDismissed }) => isDismissed);
@@ -135,10 +135,9 @@ function Dismissed() {
 }
 
 /** What would be missed least for the room and mass that it frees; nothing whose lack is a danger. */
-function Leave() {
+function Leave({ learned: { calledFor, histories } }: { learned: WhatTripsSay }) {
   const { evaluation, store, format } = usePlan();
   const { needs, taken, isJudged } = enoughOf(evaluation);
-  const { calledFor, histories } = useLearned();
   const found = useMemo(
     () =>
       worthLeaving(needs, taken, (rule) => {
