@@ -66,6 +66,21 @@ withApp(async ({ url }) => {
   await desk.getByText('What you learned', { exact: true }).click();
   await desk.getByRole('region', { name: 'Rates' }).waitFor();
   await shoot(desk, 'review');
+  const phone = await open({ viewport: { width: 390, height: 844 }, hasTouch: true });
+  await visit(phone, 'load');
+  await shoot(phone, 'load-phone');
+  await visit(phone, 'pack');
+  for (let i = 0; i < 3; i += 1) await phone.getByRole('button', { name: 'Packed', exact: true }).click();
+  await shoot(phone, 'pack-phone');
+  await visitPage(phone, `${url}/trips/plateau-loop-in-june/ride`);
+  await phone.getByRole('region', { name: 'Log of day 1' }).waitFor();
+  await shoot(phone, 'ride-phone');
+  await visit(desk, 'pack');
+  await shoot(desk, 'pack');
+  await visitPage(desk, `${url}/inventory`);
+  await desk.getByRole('gridcell', { name: 'First aid pouch', exact: true }).click();
+  await desk.getByRole('region', { name: 'First aid pouch' }).waitFor();
+  await shoot(desk, 'inventory');
   // A load that was not thought through: what lies well goes where it does not belong.
   await visit(desk, 'load');
   for (const [thing, bag] of [
@@ -91,21 +106,6 @@ withApp(async ({ url }) => {
     .first()
     .waitFor({ timeout: 60_000 });
   await shoot(desk, 'practice');
-  const phone = await open({ viewport: { width: 390, height: 844 }, hasTouch: true });
-  await visit(phone, 'load');
-  await shoot(phone, 'load-phone');
-  await visit(phone, 'pack');
-  for (let i = 0; i < 3; i += 1) await phone.getByRole('button', { name: 'Packed', exact: true }).click();
-  await shoot(phone, 'pack-phone');
-  await visitPage(phone, `${url}/trips/plateau-loop-in-june/ride`);
-  await phone.getByRole('region', { name: 'Log of day 1' }).waitFor();
-  await shoot(phone, 'ride-phone');
-  await visit(desk, 'pack');
-  await shoot(desk, 'pack');
-  await visitPage(desk, `${url}/inventory`);
-  await desk.getByRole('gridcell', { name: 'First aid pouch', exact: true }).click();
-  await desk.getByRole('region', { name: 'First aid pouch' }).waitFor();
-  await shoot(desk, 'inventory');
   await visitPage(phone, `${url}/inventory`);
   await phone.getByRole('textbox', { name: 'Find' }).fill('quilt');
   await phone.getByRole('button', { name: 'Weigh things' }).click();
